@@ -1,0 +1,34 @@
+/** Imports point one way: web → contract → core and server → contract → core. */
+export default {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    {
+      name: 'core-depends-on-nothing',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^core/src' },
+    },
+    {
+      name: 'contract-knows-core-only',
+      severity: 'error',
+      from: { path: '^contract/src' },
+      to: { path: '^(server|web)/' },
+    },
+    { name: 'server-never-web', severity: 'error', from: { path: '^server/src' }, to: { path: '^web/' } },
+    { name: 'web-never-server', severity: 'error', from: { path: '^web/src' }, to: { path: '^server/' } },
+    {
+      name: 'drawings-are-pictures',
+      comment: 'Drawings take core results as props; they never fetch.',
+      severity: 'error',
+      from: { path: '^web/src/drawings' },
+      to: { path: '^web/src/(api|places)' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: { conditionNames: ['@calvetta/source', 'import', 'node', 'default'], exportsFields: ['exports'] },
+  },
+};

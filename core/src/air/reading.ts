@@ -1,0 +1,46 @@
+import { HOUR_MS, MINUTE_MS } from '../base/time.ts';
+
+/** One air reading of a probe or a person. `surfaceC` where the probe also touches metal. */
+export interface AirReading {
+  readonly atMs: number;
+  readonly airC: number;
+  readonly rhPct: number;
+  readonly surfaceC: number | null;
+  readonly probeId: string;
+  /** Typed by a person: exempt from the stuck test. */
+  readonly byHand: boolean;
+}
+
+/** Readings older than this are unknown to a gate. */
+export const STALE_AFTER_MS = 30 * MINUTE_MS;
+export const STUCK_AFTER_MS = 2 * HOUR_MS;
+export const STUCK_MIN_SAMPLES = 12;
+
+export type ReadingTrust = 'fresh' | 'stale' | 'stuck' | 'none';
+
+/**
+ * Whether the newest reading of one probe may decide a gate now.
+ * Stuck: every channel bit-identical for ≥ 2 h and ≥ 12 samples; hand entries are exempt. `readings` ascend in time.
+ */
+export function readingTrust(readings: readonly AirReading[], nowMs: number): ReadingTrust {
+  const newest = readings[readings.length - 1];
+  if (!newest) return 'none';
+  if (nowMs - newest.atMs > STALE_AFTER_MS) return 'stale';
+  return isStuck(readings) ? 'stuck' : 'fresh';
+}
+
+/** True when the run of identical samples that ends with the newest is ≥ 2 h long and ≥ 12 samples. */
+export function isStuck(readings: readonly AirReading[]): boolean {
+  const newest = readings[readings.length - 1];
+  if (!newest || newest.byHand) return false;
+  let count = 0;
+  let oldestMs = newest.atMs;
+  for (let i = readings.length - 1; i >= 0; i--) {
+    const r = readings[i]!;
+    if (r.byHand) continue;
+    if (r.airC !== newest.airC || r.rhPct !== newest.rhPct || r.surfaceC !== newest.surfaceC) break;
+    count += 1;
+    oldestMs = r.atMs;
+  }
+  return count >= STUCK_MIN_SAMPLES && newest.atMs - oldestMs >= STUCK_AFTER_MS;
+}

@@ -1,0 +1,126 @@
+import type { BarePrep } from '../cure/bare.ts';
+
+export const FACES = ['A', 'B'] as const;
+export type Face = (typeof FACES)[number];
+
+export const STRIP_METHODS = [
+  'blast',
+  'bead',
+  'wire-wheel',
+  'disc',
+  'scraper',
+  'chemical',
+  'bath',
+  'electrolysis',
+] as const;
+export type StripMethod = (typeof STRIP_METHODS)[number];
+export const PRETREATMENTS = ['phosphate', 'conversion'] as const;
+export const TESTS = ['tack', 'thumb-twist', 'thumbnail'] as const;
+export type TestKind = (typeof TESTS)[number];
+export const CONTAMINANTS = ['bare-hand', 'oil', 'dust', 'wax', 'other'] as const;
+
+/** What each kind of fact says beyond who, when and where. Stored once, never changed. */
+export interface FactBodies {
+  stripped: { readonly method: StripMethod };
+  pretreated: { readonly method: (typeof PRETREATMENTS)[number]; readonly limitHours?: number };
+  degreased: Record<never, never>;
+  wiped: Record<never, never>;
+  abraded: { readonly how: 'dry' | 'wet'; readonly gritP?: number };
+  'cut-through': Record<never, never>;
+  contaminated: { readonly by: (typeof CONTAMINANTS)[number] };
+  wetted: { readonly by: 'rain' | 'dew' | 'wash' | 'other' };
+  coated: {
+    readonly sheetId: string;
+    readonly dftUm: number;
+    readonly batch?: string;
+    readonly thinnerPct?: number;
+    readonly tool?: 'brush' | 'roller' | 'gun' | 'aerosol';
+    readonly reason?: string;
+  };
+  turned: { readonly faceUp: Face };
+  baked: { readonly tempC: number; readonly minutes: number };
+  tested: { readonly test: TestKind; readonly reached: boolean };
+  moved: { readonly placeId: string };
+  'surface-read': { readonly surfaceC: number };
+  'gate-accepted': { readonly gate: string; readonly reason: string };
+  noted: { readonly text: string };
+  voided: { readonly reason?: string };
+}
+export type FactKind = keyof FactBodies;
+
+export interface FactOf<K extends FactKind> {
+  readonly factId: string;
+  readonly kind: K;
+  readonly partId: string;
+  /** Null: the whole part. */
+  readonly face: Face | null;
+  readonly happenedAtMs: number;
+  /** End of the act (of the last wet pass, for a coat); null when it has no length. */
+  readonly endedAtMs: number | null;
+  readonly recordedAtMs: number;
+  readonly personId: string;
+  readonly deviceId: string;
+  /** The fact this one corrects or voids. */
+  readonly supersedes: string | null;
+  readonly body: FactBodies[K];
+}
+export type Fact = { [K in FactKind]: FactOf<K> }[FactKind];
+
+/** Origin of a fact's clock: the end of the act. */
+export function originMs(fact: Fact): number {
+  return fact.endedAtMs ?? fact.happenedAtMs;
+}
+
+/** Facts that stand: not superseded, not voiding; ordered by when they happened, then recorded, then id. */
+export function standingFacts(facts: readonly Fact[]): Fact[] {
+  const gone = new Set(facts.map((f) => f.supersedes).filter((id) => id !== null));
+  return facts
+    .filter((f) => !gone.has(f.factId) && f.kind !== 'voided')
+    .sort(
+      (a, b) =>
+        originMs(a) - originMs(b) || a.recordedAtMs - b.recordedAtMs || (a.factId < b.factId ? -1 : 1),
+    );
+}
+
+export function isKind<K extends FactKind>(fact: Fact, kind: K): fact is Extract<Fact, { kind: K }> {
+  return fact.kind === kind;
+}
+
+/** The standing facts of one kind, in order. */
+export function ofKind<K extends FactKind>(facts: readonly Fact[], kind: K): Extract<Fact, { kind: K }>[] {
+  return facts.filter((f): f is Extract<Fact, { kind: K }> => f.kind === kind);
+}
+
+/** The last standing fact of one kind, at or after an instant. */
+export function lastOf<K extends FactKind>(
+  facts: readonly Fact[],
+  kind: K,
+  sinceMs = -Infinity,
+): Extract<Fact, { kind: K }> | null {
+  const found = ofKind(facts, kind);
+  const last = found[found.length - 1];
+  return last && originMs(last) >= sinceMs ? last : null;
+}
+
+/** How a stripping or pretreating act leaves the metal. */
+export function prepOf(fact: Fact): { readonly prep: BarePrep; readonly limitHours: number | null } | null {
+  switch (fact.kind) {
+    case 'stripped':
+      return { prep: stripPrep(fact.body.method), limitHours: null };
+    case 'pretreated':
+      return fact.body.method === 'phosphate'
+        ? { prep: 'phosphated', limitHours: null }
+        : { prep: 'conversion-coated', limitHours: fact.body.limitHours ?? null };
+    case 'cut-through':
+      return { prep: 'abraded', limitHours: null };
+    default:
+      return null;
+  }
+}
+
+function stripPrep(method: StripMethod): BarePrep {
+  if (method === 'blast' || method === 'bead') return 'blasted';
+  return method === 'chemical' || method === 'bath' || method === 'electrolysis'
+    ? 'chemically-stripped'
+    : 'abraded';
+}

@@ -1,0 +1,41 @@
+import type { Headline } from './headline.ts';
+
+/** What the order of the bench looks at. */
+export interface Orderable {
+  readonly partId: string;
+  readonly headline: Headline;
+  readonly lostAtMs: number | null;
+  readonly isLossUnknown: boolean;
+  /** When the next chance opens, for those that wait. */
+  readonly opensMs: number | null;
+  /** What it would cost to redo, hours. */
+  readonly redoHours: number;
+}
+
+const LOST: readonly Headline[] = ['shut', 'out', 'refused'];
+const DONE: readonly Headline[] = ['cured', 'waiting'];
+
+/** 0 running edge unknown · 1 running edge known · 2 may be coated, nothing running out · 3 waits · 4 already shut or out · 5 done. */
+function rank(row: Orderable): number {
+  if (DONE.includes(row.headline)) return 5;
+  if (LOST.includes(row.headline)) return 4;
+  if (row.isLossUnknown || row.headline === 'suspect' || row.headline === 'unknown') return 0;
+  if (row.lostAtMs !== null && row.headline !== 'early' && row.headline !== 'lift') return 1;
+  return row.headline === 'early' || row.headline === 'lift' || row.headline === 'curing' ? 3 : 2;
+}
+
+/** Lost first (clocks.md 15; decisions.md 7): a total order, so the list never flickers. */
+export function compareLoss(a: Orderable, b: Orderable): number {
+  const byRank = rank(a) - rank(b);
+  if (byRank !== 0) return byRank;
+  const key = (r: Orderable): number => (rank(r) === 3 ? (r.opensMs ?? Infinity) : (r.lostAtMs ?? Infinity));
+  const ka = key(a);
+  const kb = key(b);
+  if (ka !== kb) return ka - kb;
+  return b.redoHours - a.redoHours || (a.partId < b.partId ? -1 : a.partId > b.partId ? 1 : 0);
+}
+
+/** In motion: something was begun and is not finished; the Bench lists these. */
+export function isInMotion(headline: Headline): boolean {
+  return !DONE.includes(headline);
+}

@@ -1,0 +1,164 @@
+import { MINUTE_MS, type Span } from '../base/time.ts';
+import { judgeGates, type Conditions } from '../air/gate.ts';
+import { stageEndMs } from '../cure/potLife.ts';
+import type { Substrate } from '../part/substrate.ts';
+import type { OwnReading, SurfaceStretch } from '../part/thermal/track.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import {
+  conditionsNow,
+  fitSpans,
+  holdsUntilTouch,
+  limitsOf,
+  type PlaceNow,
+  type SurfaceBasis,
+} from './air.ts';
+import { nextAct, type NextAct } from './act.ts';
+import { deriveFace, type FaceState, type PlannedCoat } from './face.ts';
+import { standingFacts, type Face, type Fact } from './facts.ts';
+import { headlineOf, mayTakeCoat, moreUrgent, type Headline } from './headline.ts';
+
+export interface PartInput {
+  readonly partId: string;
+  readonly substrate: Substrate;
+  readonly areaM2: number | null;
+  readonly faces: readonly Face[];
+  readonly isOutdoors: boolean;
+  readonly facts: readonly Fact[];
+  readonly planned: readonly PlannedCoat[];
+  readonly track: readonly SurfaceStretch[];
+  readonly own: readonly OwnReading[];
+  readonly place: PlaceNow;
+}
+
+export interface ShopInput {
+  readonly nowMs: number;
+  /** End of the forecast: fit spans are looked for until then. */
+  readonly forecastEndMs: number;
+  readonly horizonMs: number;
+  readonly sessions: readonly Span[];
+  readonly sheetOf: (sheetId: string) => ProductSheet | null;
+  readonly speedOf: (productId: string) => number;
+}
+
+export interface FaceResult extends FaceState {
+  readonly headline: Headline;
+  readonly act: NextAct;
+  readonly leadMinutes: number;
+}
+
+export interface PartState {
+  readonly partId: string;
+  readonly headline: Headline;
+  readonly faces: readonly FaceResult[];
+  /** The face that makes the headline. */
+  readonly lead: FaceResult;
+  readonly conditions: Conditions & { readonly basis: SurfaceBasis };
+  readonly fit: readonly Span[];
+  readonly lostAtMs: number | null;
+  readonly isLossUnknown: boolean;
+  readonly opensMs: number | null;
+  readonly redoHours: number;
+}
+
+/** Least time to apply a coat, and to turn a part over, minutes (common practice, no published source). */
+export const LEAST_APPLY_MIN = 10;
+export const TURN_OVER_MIN = 15;
+const FLASH_DEFAULT_MIN = 10;
+
+/** Minutes from starting a coat to its last wet pass being safe: application, flash and, for two faces, turning over. */
+export function leadMinutes(sheet: ProductSheet, areaM2: number | null, faces: number): number {
+  const apply = Math.max(LEAST_APPLY_MIN, sheet.applyMinPerM2 * ((areaM2 ?? 0) / faces));
+  const flash = sheet.stages.flash?.points[0]?.hours;
+  return Math.ceil(
+    apply + (flash === undefined ? FLASH_DEFAULT_MIN : flash * 60) + (faces > 1 ? TURN_OVER_MIN : 0),
+  );
+}
+
+/** State of a part now: every face, the headline, the next act, what is lost when. Pure; `nowMs` is passed in. */
+export function derivePart(part: PartInput, shop: ShopInput): PartState {
+  const facts = standingFacts(part.facts);
+  const conditions = conditionsNow(part.place, part.track, part.own, shop.nowMs);
+  const fitCache = new Map<string, readonly Span[]>();
+  const fitFor = (sheet: ProductSheet): readonly Span[] => {
+    const known = fitCache.get(sheet.sheetId);
+    if (known) return known;
+    const spans = fitSpans(part.track, limitsOf(sheet), shop.nowMs, shop.forecastEndMs);
+    fitCache.set(sheet.sheetId, spans);
+    return spans;
+  };
+  const results = part.faces.map((face) => faceResult(part, shop, facts, conditions, face, fitFor));
+  const headline = results.map((f) => f.headline).reduce(moreUrgent);
+  const lead = results.find((f) => f.headline === headline)!;
+  const lost = results.map((f) => f.lostAtMs).filter((t) => t !== null);
+  return {
+    partId: part.partId,
+    headline,
+    faces: results,
+    lead,
+    conditions,
+    fit: lead.next ? fitFor(lead.next.sheet) : [],
+    lostAtMs: lost.length > 0 ? Math.min(...lost) : null,
+    isLossUnknown: results.some((f) => f.isLossUnknown),
+    opensMs: opensOf(lead.act),
+    redoHours: redoHours(lead, part.areaM2),
+  };
+}
+
+function faceResult(
+  part: PartInput,
+  shop: ShopInput,
+  facts: readonly Fact[],
+  conditions: Conditions,
+  face: Face,
+  fitFor: (s: ProductSheet) => readonly Span[],
+): FaceResult {
+  const derived = deriveFace({
+    face,
+    facts,
+    substrate: part.substrate,
+    planned: part.planned,
+    track: part.track,
+    isOutdoors: part.isOutdoors,
+    sheetOf: shop.sheetOf,
+    speedOf: shop.speedOf,
+    nowMs: shop.nowMs,
+    horizonMs: shop.horizonMs,
+    sessions: shop.sessions,
+  });
+  const sheet = derived.next?.sheet ?? null;
+  const asks = sheet !== null && mayTakeCoat(derived);
+  const limits = limitsOf(sheet);
+  const gate = asks ? judgeGates(conditions, limits) : null;
+  const touchMs = asks ? stageEndMs(sheet, 'touch', shop.nowMs, part.track, 'cold') : null;
+  const untilTouch = asks ? holdsUntilTouch(part.track, limits, shop.nowMs, touchMs) : null;
+  const state: FaceState = { ...derived, gate, untilTouch };
+  const headline = headlineOf(state);
+  const lead = sheet ? leadMinutes(sheet, part.areaM2, part.faces.length) : 0;
+  const fit = asks && sheet ? fitFor(sheet) : [];
+  return {
+    ...state,
+    headline,
+    leadMinutes: lead,
+    act: nextAct({ face: state, headline, nowMs: shop.nowMs, leadMinutes: lead, fit }),
+  };
+}
+
+function opensOf(act: NextAct): number | null {
+  switch (act.code) {
+    case 'wait':
+    case 'tack-test':
+    case 'wait-out-lift':
+      return act.opensMs;
+    case 'hold':
+      return act.nextFit?.fromMs ?? null;
+    case 'cure':
+      return act.serviceMs;
+    default:
+      return null;
+  }
+}
+
+/** Rough hours to do the present film again: strip and recoat what is on it (common practice, no published source). */
+function redoHours(face: FaceState, areaM2: number | null): number {
+  return (areaM2 ?? 0.1) * (0.5 + 0.3 * face.coats.length) + (10 * MINUTE_MS) / 3_600_000;
+}

@@ -1,0 +1,124 @@
+import { HOUR_MS } from '../base/time.ts';
+import { rhAtSurfacePct } from '../air/humidity.ts';
+import { firstEndingAfter, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
+import { isCasting, type Substrate } from '../part/substrate.ts';
+import { leanTemps, type Lean } from './clock.ts';
+import type { Edge } from './windows.ts';
+
+/** How a bare face was last prepared. */
+export type BarePrep = 'blasted' | 'abraded' | 'chemically-stripped' | 'phosphated' | 'conversion-coated';
+
+/** How long clean metal stays fit for its first coat. */
+export type BareLimit =
+  | { readonly kind: 'by-humidity'; readonly capHours: number }
+  | { readonly kind: 'hours'; readonly hours: number }
+  | { readonly kind: 'none' }
+  | { readonly kind: 'unknown' };
+
+/** Flash-rust limit by the humidity felt at the part (clocks.md 13; common practice, no published source). */
+export const FLASH_RUST_HOURS: readonly (readonly [rhPct: number, hours: number])[] = [
+  [50, 8],
+  [65, 4],
+  [80, 2],
+  [85, 1],
+];
+/** Blasted steel and iron: never longer than this (trade; decisions.md 1). */
+export const BLASTED_CAP_H = 4;
+
+const FERROUS: readonly Substrate[] = [
+  'grey-iron',
+  'ductile-iron',
+  'cast-steel',
+  'steel-plate',
+  'steel-sheet',
+  'timber-backed-steel',
+];
+
+/** The limit for a substrate as prepared. Zinc, magnesium and copper: unknown, ask (decisions.md 1). */
+export function bareLimit(
+  substrate: Substrate,
+  prep: BarePrep,
+  conversionHours: number | null = null,
+): BareLimit {
+  if (prep === 'conversion-coated') return { kind: 'hours', hours: conversionHours ?? 24 };
+  if (FERROUS.includes(substrate)) {
+    if (prep === 'phosphated') return { kind: 'hours', hours: 24 };
+    return { kind: 'by-humidity', capHours: prep === 'blasted' ? BLASTED_CAP_H : 8 };
+  }
+  if (substrate === 'aluminium-wrought' || substrate === 'aluminium-cast') return { kind: 'hours', hours: 8 };
+  if (substrate === 'stainless' || substrate === 'glass-fibre') return { kind: 'none' };
+  return { kind: 'unknown' };
+}
+
+/** Hours allowed at a felt humidity; 0 when it is out at once; fixed limits end only by dew. */
+export function bareHoursAt(limit: BareLimit, rhFeltPct: number): number {
+  if (limit.kind === 'hours') return rhFeltPct >= 100 ? 0 : limit.hours;
+  if (limit.kind !== 'by-humidity') return Infinity;
+  const row = FLASH_RUST_HOURS.find(([rhPct]) => rhFeltPct <= rhPct);
+  return row ? Math.min(row[1], limit.capHours) : 0;
+}
+
+/** A measured surface may be wrong by the instrument; a predicted one by more. */
+const MEASURED_SPREAD_K = 0.5;
+
+function feltRh(s: SurfaceStretch, share: number, lean: Lean): number | null {
+  if (s.fromVapourHpa === null || s.toVapourHpa === null) return null;
+  const vapour = s.fromVapourHpa + (s.toVapourHpa - s.fromVapourHpa) * share;
+  const measured = s.source === 'surface' || s.source === 'lag';
+  const [fromC, toC] =
+    measured && lean === 'cold'
+      ? [s.fromC - MEASURED_SPREAD_K, s.toC - MEASURED_SPREAD_K]
+      : leanTemps(s, lean);
+  return rhAtSurfacePct(vapour, fromC + (toC - fromC) * share);
+}
+
+/** Steps of at most this length: the band of humidity is looked up in the middle of each. */
+const STEP_MS = HOUR_MS / 12;
+
+/** When bare metal is out: p = ∫ dt/limit(RH felt) reaches 1, or at once above 85 % or on dew. */
+function outAt(
+  track: readonly SurfaceStretch[],
+  t0Ms: number,
+  limit: BareLimit,
+  lean: Lean,
+): { atMs: number | null; isUnknown: boolean } {
+  let p = 0;
+  let reachedMs = t0Ms;
+  for (let i = firstEndingAfter(track, t0Ms); i < track.length; i++) {
+    const whole = track[i]!;
+    if (whole.fromMs > reachedMs + 1) return { atMs: null, isUnknown: true };
+    const s = sliceSurface(whole, Math.max(whole.fromMs, t0Ms), whole.toMs);
+    const n = Math.max(1, Math.ceil((s.toMs - s.fromMs) / STEP_MS));
+    const stepMs = (s.toMs - s.fromMs) / n;
+    for (let k = 0; k < n; k++) {
+      const rh = feltRh(s, (k + 0.5) / n, lean);
+      if (rh === null) return { atMs: null, isUnknown: true };
+      const hours = bareHoursAt(limit, rh);
+      if (hours === 0) return { atMs: s.fromMs + k * stepMs, isUnknown: false };
+      const gain = stepMs / HOUR_MS / hours;
+      if (p + gain >= 1) return { atMs: s.fromMs + (k + (1 - p) / gain) * stepMs, isUnknown: false };
+      p += gain;
+    }
+    reachedMs = s.toMs;
+  }
+  return { atMs: null, isUnknown: false };
+}
+
+/** The edge at which bare metal prepared at t0 is out; null edge when the metal has no limit, unknown when none is known. */
+export function bareEdge(track: readonly SurfaceStretch[], t0Ms: number, limit: BareLimit): Edge | null {
+  if (limit.kind === 'none') return null;
+  if (limit.kind === 'unknown') return { nominalMs: null, worstMs: null, bestMs: null, isUnknown: true };
+  const nominal = outAt(track, t0Ms, limit, 'nominal');
+  const worst = outAt(track, t0Ms, limit, 'cold');
+  const best = outAt(track, t0Ms, limit, 'warm');
+  return { nominalMs: nominal.atMs, worstMs: worst.atMs, bestMs: best.atMs, isUnknown: worst.isUnknown };
+}
+
+/** Rust bloom after blasting means blast again; other preparations are abraded again. */
+export function remedyWhenOut(
+  substrate: Substrate,
+  prep: BarePrep,
+): 'reblast' | 'rephosphate' | 'abrade-again' {
+  if (prep === 'blasted' && (FERROUS.includes(substrate) || isCasting(substrate))) return 'reblast';
+  return prep === 'phosphated' ? 'rephosphate' : 'abrade-again';
+}
