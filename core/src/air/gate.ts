@@ -1,3 +1,4 @@
+import { absoluteHumidityGM3 } from './humidity.ts';
 import { wettingPointOf } from './dewPoint.ts';
 import { esOverWaterHpa, OVER_WATER } from './saturation.ts';
 
@@ -191,4 +192,24 @@ export function judgeGates(
 
 function relativeSlack(gate: Gate): number {
   return gate.slack === null || gate.uncertainty === null ? 0 : gate.slack / Math.max(gate.uncertainty, 1e-9);
+}
+
+/** What a display says of air and part: wetting point, margin, absolute humidity. Null where a reading is missing. */
+export interface AirFigures {
+  readonly wettingC: number | null;
+  readonly wettingKind: 'dew' | 'frost' | null;
+  readonly marginK: number | null;
+  readonly absoluteGM3: number | null;
+}
+
+export function airFiguresOf(now: Conditions): AirFigures {
+  if (now.airC === null || now.rhPct === null) return { wettingC: null, wettingKind: null, marginK: null, absoluteGM3: null };
+  const vapour = (now.rhPct / 100) * esOverWaterHpa(now.airC);
+  const point = wettingPointOf(vapour);
+  return {
+    wettingC: point.tempC,
+    wettingKind: point.kind,
+    marginK: now.surfaceC === null ? null : now.surfaceC - point.tempC,
+    absoluteGM3: absoluteHumidityGM3(vapour, now.airC),
+  };
 }

@@ -44,3 +44,25 @@ export function isStuck(readings: readonly AirReading[]): boolean {
   }
   return count >= STUCK_MIN_SAMPLES && newest.atMs - oldestMs >= STUCK_AFTER_MS;
 }
+
+/**
+ * Readings with every stuck run cut down to its first sample: what a jammed probe repeats is not evidence, and the gap
+ * it leaves is filled by the forecast or the median, and said. Ascending in, ascending out.
+ */
+export function dropStuckRuns(readings: readonly AirReading[]): AirReading[] {
+  const out: AirReading[] = [];
+  let start = 0;
+  for (let i = 1; i <= readings.length; i++) {
+    const first = readings[start]!;
+    if (i < readings.length && isSame(first, readings[i]!)) continue;
+    const run = readings.slice(start, i);
+    const isLong = run.length >= STUCK_MIN_SAMPLES && run[run.length - 1]!.atMs - first.atMs >= STUCK_AFTER_MS;
+    out.push(...(isLong && !first.byHand ? [first] : run));
+    start = i;
+  }
+  return out;
+}
+
+function isSame(a: AirReading, b: AirReading): boolean {
+  return a.airC === b.airC && a.rhPct === b.rhPct && a.surfaceC === b.surfaceC && a.byHand === b.byHand;
+}

@@ -109,6 +109,10 @@ describe('the headline and the next act of a part', () => {
       expect(s).toMatchObject({ headline: 'held', lead: { act: { code: 'read-air' } } });
     }
   });
+  it('no record of the air at all is unknown, never merely slow', () => {
+    expect(state([coat(0)], 12, { track: [] }).headline).toBe('unknown');
+    expect(state([fact('stripped', 0, { method: 'blast' })], 1, { track: [] })).toMatchObject({ headline: 'unknown', isLossUnknown: true });
+  });
   it('keyed after abrading a hard film; wipe first, then coat', () => {
     const track = [span(0, 2000, 20, 20, 'lag', 50)];
     const abraded = [coat(0), fact('abraded', 100, { how: 'dry' })];

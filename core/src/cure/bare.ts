@@ -2,7 +2,8 @@ import { HOUR_MS } from '../base/time.ts';
 import { rhAtSurfacePct } from '../air/humidity.ts';
 import { firstEndingAfter, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
 import { isCasting, type Substrate } from '../part/substrate.ts';
-import { leanTemps, type Lean } from './clock.ts';
+import { ASSUMED_SPREAD_K } from '../air/track.ts';
+import type { Lean } from './clock.ts';
 import type { Edge } from './windows.ts';
 
 /** How a bare face was last prepared. */
@@ -58,8 +59,9 @@ export function bareHoursAt(limit: BareLimit, rhFeltPct: number): number {
   return row ? Math.min(row[1], limit.capHours) : 0;
 }
 
-/** A measured surface may be wrong by the instrument; a predicted one by more. */
+/** A measured surface may be wrong by the instrument; a predicted one by more; an assumed one by ± 8 K as in any clock. */
 const MEASURED_SPREAD_K = 0.5;
+const PREDICTED_SPREAD_K = 1;
 
 function feltRh(s: SurfaceStretch, share: number, lean: Lean): number | null {
   if (s.fromVapourHpa === null || s.toVapourHpa === null) return null;
@@ -101,7 +103,7 @@ function outAt(
     }
     reachedMs = s.toMs;
   }
-  return { atMs: null, isUnknown: false };
+  return { atMs: null, isUnknown: reachedMs === t0Ms };
 }
 
 /** The edge at which bare metal prepared at t0 is out; null edge when the metal has no limit, unknown when none is known. */

@@ -95,7 +95,9 @@ function walk(input: ClockInput, target: number, untilMs: number): Crossing {
     p += gain;
     cursorMs = s.toMs;
   }
-  return { atMs: null, isUnknown: untilMs !== Number.POSITIVE_INFINITY && cursorMs < untilMs, progress: p };
+  // Nothing at all is known at the origin: that is unknown, not slow. Otherwise the track merely ends before the target.
+  const isUnknown = cursorMs === input.t0Ms || (untilMs !== Number.POSITIVE_INFINITY && cursorMs < untilMs);
+  return { atMs: null, isUnknown, progress: p };
 }
 
 /** Progress gained over one stretch, or negative when unknown. */

@@ -1,0 +1,3 @@
+/** Types only: the first chunk of the page imports these and nothing heavy. Schemas and words have doors of their own. */
+export * from './api.ts';
+export * from './shop.ts';

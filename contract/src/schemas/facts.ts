@@ -1,0 +1,58 @@
+import Joi from 'joi';
+import { CONTAMINANTS, FACES, PRETREATMENTS, STRIP_METHODS, TESTS, type FactKind } from '@calvetta/core';
+import type { FactInput } from '../api.ts';
+
+const id = Joi.string().trim().min(1).max(64).pattern(/^[\w.:-]+$/, 'id');
+const reason = Joi.string().trim().min(1).max(300);
+const none = Joi.object({});
+
+/** The body each kind of fact may carry. */
+export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
+  stripped: Joi.object({ method: Joi.valid(...STRIP_METHODS).required() }),
+  pretreated: Joi.object({ method: Joi.valid(...PRETREATMENTS).required(), limitHours: Joi.number().min(0.5).max(168) }),
+  degreased: none,
+  wiped: none,
+  abraded: Joi.object({ how: Joi.valid('dry', 'wet').required(), gritP: Joi.number().integer().min(16).max(5000) }),
+  'cut-through': none,
+  contaminated: Joi.object({ by: Joi.valid(...CONTAMINANTS).required() }),
+  wetted: Joi.object({ by: Joi.valid('rain', 'dew', 'wash', 'other').required() }),
+  coated: Joi.object({
+    sheetId: id.required(),
+    dftUm: Joi.number().min(1).max(2000).required(),
+    batch: Joi.string().trim().max(40),
+    thinnerPct: Joi.number().min(0).max(100),
+    tool: Joi.valid('brush', 'roller', 'gun', 'aerosol'),
+    /** The coat this one covers: it cannot be earlier than that. */
+    over: Joi.string().guid(),
+    reason,
+  }),
+  turned: Joi.object({ faceUp: Joi.valid(...FACES).required() }),
+  baked: Joi.object({ tempC: Joi.number().min(40).max(700).required(), minutes: Joi.number().min(1).max(6000).required() }),
+  tested: Joi.object({ test: Joi.valid(...TESTS).required(), reached: Joi.boolean().required() }),
+  moved: Joi.object({ placeId: id.required() }),
+  'surface-read': Joi.object({ surfaceC: Joi.number().min(-40).max(120).required() }),
+  'gate-accepted': Joi.object({ gate: Joi.string().max(40).required(), reason: reason.required() }),
+  noted: Joi.object({ text: Joi.string().trim().min(1).max(2000).required() }),
+  voided: Joi.object({ reason: reason.optional() }),
+};
+
+const when = Joi.string().isoDate();
+
+export const factInput = Joi.object<FactInput, true>({
+  factId: Joi.string().guid().required(),
+  kind: Joi.string().valid(...Object.keys(FACT_BODIES)).required(),
+  partId: id.required(),
+  face: Joi.string().valid(...FACES).allow(null).required(),
+  happenedAt: when.required(),
+  endedAt: when.allow(null).required(),
+  personId: id.required(),
+  deviceId: id.required(),
+  supersedes: Joi.string().guid().allow(null).required(),
+  body: Joi.object().unknown(true).required(),
+  evidence: Joi.object().unknown(true).allow(null).required(),
+});
+
+/** One fact or many, at most 500 at a time. */
+export const factsInput = Joi.object<{ facts: FactInput[] }, true>({
+  facts: Joi.array().items(factInput).min(1).max(500).required(),
+});

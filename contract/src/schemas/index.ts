@@ -1,0 +1,5 @@
+export * from './facts.ts';
+export * from './readings.ts';
+export * from './entities.ts';
+export * from './shop.ts';
+export * from './check.ts';

@@ -1,0 +1,51 @@
+import type { Exposure, Face, FactKind, ProductSheet, Substrate, VolumeSystem } from '@calvetta/core';
+
+/** The public file format of a whole shop, `calvetta-shop/1`. What a backup, a move or the demo is written in. */
+export const SHOP_FORMAT = 'calvetta-shop/1';
+
+export interface ShopFile {
+  readonly format: typeof SHOP_FORMAT;
+  /** The moment the file describes; importing with `?shift=now` moves every instant by now − asOf. */
+  readonly asOf: string;
+  readonly workshop: { readonly workshopId: string; readonly name: string; readonly zone: string; readonly volumeSystem: VolumeSystem };
+  readonly attendance: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
+  readonly people: readonly { readonly personId: string; readonly name: string }[];
+  readonly places: readonly { readonly placeId: string; readonly name: string; readonly exposure: Exposure; readonly altitudeM: number; readonly setpointC: number | null }[];
+  readonly probes: readonly { readonly probeId: string; readonly placeId: string; readonly partId: string | null; readonly name: string; readonly isSimulated: boolean; readonly token: string }[];
+  readonly sheets: readonly ProductSheet[];
+  readonly machines: readonly ShopMachine[];
+  readonly facts: readonly ShopFact[];
+}
+
+export interface ShopMachine {
+  readonly machineId: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly assemblies: readonly { readonly assemblyId: string; readonly name: string; readonly parts: readonly ShopPart[] }[];
+}
+
+export interface ShopPart {
+  readonly partId: string;
+  readonly name: string;
+  readonly substrate: Substrate;
+  readonly massKg: number | null;
+  readonly areaM2: number | null;
+  readonly thicknessMm: number | null;
+  readonly isBrightMetal: boolean;
+  readonly faces: 1 | 2;
+  readonly colourGroup: string | null;
+  readonly pairPartId: string | null;
+  readonly route: readonly { readonly stepId: string; readonly kind: string; readonly sheetId: string | null; readonly coats: number; readonly dftUm: number | null }[];
+}
+
+export interface ShopFact {
+  readonly factId: string;
+  readonly kind: FactKind;
+  readonly partId: string;
+  readonly face: Face | null;
+  readonly happenedAt: string;
+  readonly endedAt: string | null;
+  readonly personId: string;
+  readonly supersedes: string | null;
+  readonly body: Record<string, unknown>;
+}

@@ -1,0 +1,2 @@
+export * from './errors.ts';
+export * from './bench.ts';

@@ -1,0 +1,15 @@
+import type { Logger } from 'pino';
+import type { Database } from './db/db.ts';
+import type { LiveHub } from './live/live.ts';
+import type { Model } from './bench/model.ts';
+
+/** Everything a route needs from outside; built in main.ts and in tests only. */
+export interface Deps {
+  readonly db: Database;
+  readonly log: Logger;
+  readonly live: LiveHub;
+  readonly model: Model;
+  /** The wall clock, passed in so that tests can hold it. */
+  readonly nowMs: () => number;
+  readonly newId: () => string;
+}

@@ -1,0 +1,56 @@
+import type { ErrorRequestHandler } from 'express';
+import type { Logger } from 'pino';
+import type { ErrorBody, ErrorCode, FieldProblem } from '@calvetta/contract';
+import { ERROR_REMEDIES } from '@calvetta/contract/words';
+import { isDatabaseAway } from '../db/db.ts';
+
+const STATUS: Readonly<Record<ErrorCode, number>> = {
+  'invalid-input': 400, 'not-found': 404, 'version-conflict': 409, 'fact-conflict': 409, 'superseded-already': 409, 'in-the-future': 422, 'before-covered': 422,
+  'no-product': 422, 'coat-refused': 422, 'unknown-reference': 422, 'contradicts-later': 422, 'bad-token': 401, 'rate-limited': 429, 'too-large': 413,
+  'database-away': 503, 'import-unreadable': 422, internal: 500,
+};
+
+/** A refusal with a code from the one catalogue. */
+export class AppError extends Error {
+  readonly code: ErrorCode;
+  readonly details: Record<string, unknown>;
+  constructor(code: ErrorCode, details: Record<string, unknown> = {}) {
+    super(code);
+    this.code = code;
+    this.details = details;
+  }
+}
+
+export function invalidInput(problems: readonly FieldProblem[]): AppError {
+  return new AppError('invalid-input', { problems });
+}
+
+export function bodyOf(code: ErrorCode, details: Record<string, unknown> = {}): ErrorBody {
+  return { code, details, remedy: ERROR_REMEDIES[code] };
+}
+
+/** Any thrown thing as the one error body. No stack trace leaves the server. */
+export function errorBody(error: unknown): ErrorBody {
+  if (error instanceof AppError) return bodyOf(error.code, error.details);
+  if (isDatabaseAway(error)) return bodyOf('database-away');
+  const type = error instanceof Error && 'type' in error ? String(error.type) : '';
+  if (type === 'entity.too.large') return bodyOf('too-large');
+  if (type.startsWith('entity.') || type === 'encoding.unsupported' || type === 'charset.unsupported') {
+    return bodyOf('invalid-input', { problems: [{ field: '', code: 'json', got: null, accepts: 'a JSON body' }] });
+  }
+  return bodyOf('internal');
+}
+
+/** Mounted after all routes: before them Express never reaches it. */
+export function errorHandler(log: Logger): ErrorRequestHandler {
+  return (error: unknown, req, res, next) => {
+    const body = errorBody(error);
+    if (body.code === 'internal') log.error({ err: error, path: req.path }, 'internal error');
+    if (res.headersSent) {
+      next(error);
+      return;
+    }
+    if (body.code === 'database-away' || body.code === 'rate-limited') res.set('Retry-After', '2');
+    res.status(STATUS[body.code]).json(body);
+  };
+}

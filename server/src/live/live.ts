@@ -1,0 +1,80 @@
+import type { Response } from 'express';
+import pg from 'pg';
+import type { Logger } from 'pino';
+import type { LiveMessage } from '@calvetta/contract';
+import type { Db } from '../db/db.ts';
+
+const CHANNEL = 'calvetta_live';
+
+/** Tells every server process, and through them every page, what changed. NOTIFY is sent when the transaction commits. */
+export async function announce(db: Db, message: LiveMessage): Promise<void> {
+  // A NOTIFY payload holds 8 000 bytes: a long list of parts is sent as "all".
+  const text = JSON.stringify(message);
+  await db.query('select pg_notify($1, $2)', [CHANNEL, text.length < 7500 ? text : JSON.stringify({ topic: message.topic })]);
+}
+
+export interface LiveHub {
+  /** Adds a page; it is removed when its connection ends. */
+  attach(res: Response): void;
+  onMessage(listener: (message: LiveMessage) => void): void;
+  stop(): Promise<void>;
+}
+
+/** Listens on the database and fans out to pages by SSE; reconnects by itself when the database was away. */
+export function startLive(url: string, log: Logger): LiveHub {
+  const pages = new Set<Response>();
+  const listeners = new Set<(m: LiveMessage) => void>();
+  let client: pg.Client | null = null;
+  let stopped = false;
+  let timer: NodeJS.Timeout | undefined;
+
+  const send = (text: string): void => {
+    for (const page of pages) page.write(text);
+  };
+  const deliver = (message: LiveMessage): void => {
+    for (const listener of listeners) listener(message);
+    send(`data: ${JSON.stringify(message)}\n\n`);
+  };
+  const retry = (): void => {
+    client = null;
+    if (!stopped) timer = setTimeout(() => void connect(), 1000);
+  };
+  const connect = async (): Promise<void> => {
+    const next = new pg.Client({ connectionString: url, connectionTimeoutMillis: 3000 });
+    next.on('error', () => undefined);
+    next.on('end', retry);
+    next.on('notification', (n) => n.payload !== undefined && deliver(JSON.parse(n.payload) as LiveMessage));
+    try {
+      await next.connect();
+      await next.query(`listen ${CHANNEL}`);
+      client = next;
+      // Whatever was missed while away: pages and caches read again.
+      deliver({ topic: 'facts' });
+      deliver({ topic: 'readings' });
+    } catch {
+      log.warn('live updates wait for the database');
+      next.removeListener('end', retry);
+      await next.end().catch(() => undefined);
+      retry();
+    }
+  };
+  void connect();
+  const beat = setInterval(() => send(': beat\n\n'), 20_000);
+
+  return {
+    attach(res) {
+      res.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive' });
+      res.write('retry: 1500\n\n');
+      pages.add(res);
+      res.on('close', () => pages.delete(res));
+    },
+    onMessage: (listener) => void listeners.add(listener),
+    async stop() {
+      stopped = true;
+      clearInterval(beat);
+      clearTimeout(timer);
+      for (const page of pages) page.end();
+      await client?.end().catch(() => undefined);
+    },
+  };
+}

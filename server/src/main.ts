@@ -1,0 +1,84 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { createModel } from './bench/model.ts';
+import { openDatabase, type Database } from './db/db.ts';
+import { migrate, readMigrations } from './db/migrate.ts';
+import { startLive } from './live/live.ts';
+import { demoProbes } from './simulators/demoProbes.ts';
+import { startSimulators } from './simulators/run.ts';
+
+/** The only reader of the environment and the clock. */
+const env = {
+  databaseUrl: process.env['DATABASE_URL'] ?? '',
+  host: process.env['HOST'] ?? '127.0.0.1',
+  port: Number(process.env['PORT'] ?? 0),
+  simulate: process.env['SIMULATE'] === '1',
+  logLevel: process.env['LOG_LEVEL'] ?? 'info',
+  webFolder: process.env['WEB_FOLDER'] ?? join(import.meta.dirname, '..', '..', 'web', 'dist'),
+};
+const log = pino({ level: env.logLevel });
+const here = import.meta.dirname;
+
+async function migrateWhenAwake(db: Database): Promise<void> {
+  for (let tries = 1; ; tries++) {
+    try {
+      await migrate(db, readMigrations(join(here, '..', 'migrations')));
+      return;
+    } catch (error) {
+      if (tries >= 10) throw error;
+      log.warn({ err: String(error) }, 'waiting for the database');
+      await new Promise((done) => setTimeout(done, 1000));
+    }
+  }
+}
+
+async function main(): Promise<void> {
+  if (env.databaseUrl === '') throw new Error('DATABASE_URL is not set: start with bin/demo, or name your own PostgreSQL database');
+  const nowMs = (): number => Date.now();
+  const db = openDatabase(env.databaseUrl);
+  await migrateWhenAwake(db);
+  const live = startLive(env.databaseUrl, log);
+  const model = createModel(db, nowMs);
+  live.onMessage((m) => model.invalidate(m));
+  const webFolder = env.webFolder;
+  const app = createApp({ db, log, live, model, nowMs, newId: randomUUID }, existsSync(webFolder) ? webFolder : null);
+  const server = createServer(app);
+  await new Promise<void>((done, fail) => server.once('error', fail).listen(env.port, env.host, done));
+  const { port } = server.address() as AddressInfo;
+  if (env.host !== '127.0.0.1') log.warn(`open to the network on ${env.host}: anyone there can read and write, there is no sign-in yet`);
+  const stopSimulators = env.simulate ? await simulate(db, nowMs, port) : (): void => undefined;
+  console.log(`listening ${port}`);
+
+  let stopping = false;
+  const stop = (): void => {
+    if (stopping) return;
+    stopping = true;
+    stopSimulators();
+    void live.stop().then(() => {
+      server.close(() => void db.close().then(() => process.exit(0)));
+      server.closeIdleConnections();
+      setTimeout(() => server.closeAllConnections(), 1500).unref();
+    });
+  };
+  process.on('SIGTERM', stop);
+  process.on('SIGINT', stop);
+}
+
+/** The stand-ins run by the demo's weather, anchored to the moment the workshop was first imported. */
+async function simulate(db: Database, nowMs: () => number, port: number): Promise<() => void> {
+  const { rows } = await db.query<{ at_ms: number; zone: string }>('select (extract(epoch from created_at) * 1000)::float8 as at_ms, zone from workshop limit 1');
+  const workshop = rows[0];
+  if (!workshop) return () => undefined;
+  const weather = { zone: workshop.zone, anchorMs: workshop.at_ms };
+  return startSimulators(demoProbes(weather.anchorMs), weather, { baseUrl: `http://127.0.0.1:${port}`, nowMs, log, everyMs: 60_000 });
+}
+
+main().catch((error: unknown) => {
+  log.fatal({ err: error }, 'could not start');
+  process.exit(1);
+});

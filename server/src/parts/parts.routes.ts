@@ -1,0 +1,36 @@
+import { Router } from 'express';
+import { partPatch } from '@calvetta/contract/schemas';
+import type { Deps } from '../deps.ts';
+import { AppError } from '../http/errors.ts';
+import { valid } from '../http/validate.ts';
+import { announce } from '../live/live.ts';
+import { needShop, needSnapshot } from '../shop/needShop.ts';
+import { findPart } from '../shop/shop.sql.ts';
+import { partDetail } from './detail.ts';
+import { patchPart } from './parts.sql.ts';
+
+export function partsRoutes(deps: Deps): Router {
+  const router = Router();
+  router.get('/parts/:partId', async (req, res) => {
+    const snapshot = await needSnapshot(deps);
+    const part = snapshot.parts.get(req.params.partId);
+    if (!part) throw new AppError('not-found', { what: 'part', id: req.params.partId });
+    res.json(partDetail(snapshot, part));
+  });
+  router.patch('/parts/:partId', async (req, res) => {
+    const patch = valid(partPatch, req.body);
+    const { workshopId } = (await needShop(deps)).workshop;
+    const { partId } = req.params;
+    const stored = await deps.db.transaction(async (tx) => {
+      const changed = await patchPart(tx, workshopId, partId, patch);
+      const now = await findPart(tx, workshopId, partId);
+      if (!now) throw new AppError('not-found', { what: 'part', id: partId });
+      if (!changed) throw new AppError('version-conflict', { stored: now, sent: patch });
+      await announce(tx, { topic: 'entities', partIds: [partId] });
+      return now;
+    });
+    deps.model.invalidate({ topic: 'entities', partIds: [partId] });
+    res.json(stored);
+  });
+  return router;
+}

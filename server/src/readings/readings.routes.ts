@@ -1,0 +1,74 @@
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { Router } from 'express';
+import { handReadingInput, readingsInput } from '@calvetta/contract/schemas';
+import type { ReadingInput } from '@calvetta/contract';
+import type { Deps } from '../deps.ts';
+import { AppError, invalidInput } from '../http/errors.ts';
+import { valid } from '../http/validate.ts';
+import { announce } from '../live/live.ts';
+import { needShop } from '../shop/needShop.ts';
+import { createRateLimiter } from './rateLimit.ts';
+import { findProbe, insertReadings, type ReadingRow } from './readings.sql.ts';
+
+const FUTURE_SLACK_MS = 2 * 60_000;
+
+export function sha256(text: string): string {
+  return createHash('sha256').update(text).digest('hex');
+}
+
+function isToken(expectedSha256: string, token: string): boolean {
+  return timingSafeEqual(Buffer.from(expectedSha256, 'hex'), createHash('sha256').update(token).digest());
+}
+
+function checkTimes(readings: readonly ReadingInput[], nowMs: number): void {
+  const late = readings.findIndex((r) => Date.parse(r.at) > nowMs + FUTURE_SLACK_MS);
+  if (late >= 0) throw new AppError('in-the-future', { field: `readings.${late}.at`, got: readings[late]!.at, now: new Date(nowMs).toISOString() });
+}
+
+export function toRow(r: ReadingInput, probeId: string, placeId: string, byHand: boolean): ReadingRow {
+  return { probeId, placeId, atMs: Date.parse(r.at), airC: r.airC, rhPct: r.rhPct, surfaceC: r.surfaceC ?? null, byHand };
+}
+
+export function readingsRoutes(deps: Deps): Router {
+  const router = Router();
+  const limiter = createRateLimiter(30, 5);
+
+  /** What a real probe posts: `Authorization: Bearer <token>` and a batch of readings. */
+  router.post('/readings', async (req, res) => {
+    const probeId = typeof req.query['probe'] === 'string' ? req.query['probe'] : '';
+    if (!limiter.take(probeId, deps.nowMs())) throw new AppError('rate-limited', { probeId, perSecond: 5 });
+    const { workshopId } = (await needShop(deps)).workshop;
+    const probe = await findProbe(deps.db, workshopId, probeId);
+    const token = /^Bearer (.+)$/.exec(req.get('authorization') ?? '')?.[1] ?? '';
+    if (!probe || !isToken(probe.tokenSha256, token)) throw new AppError('bad-token', { probeId });
+    const { readings } = valid(readingsInput, req.body);
+    checkTimes(readings, deps.nowMs());
+    const rows = readings.map((r) => toRow(r, probe.probeId, probe.placeId, false));
+    const stored = await deps.db.transaction(async (tx) => {
+      const n = await insertReadings(tx, workshopId, rows);
+      if (n > 0) await announce(tx, { topic: 'readings', placeIds: [probe.placeId] });
+      return n;
+    });
+    deps.model.invalidate({ topic: 'readings', placeIds: [probe.placeId] });
+    res.status(stored > 0 ? 201 : 200).json({ stored, known: rows.length - stored });
+  });
+
+  /** A person's hygrometer, typed in for a place. */
+  router.post('/places/:placeId/readings', async (req, res) => {
+    const shop = await needShop(deps);
+    const place = shop.places.find((p) => p.placeId === req.params.placeId);
+    if (!place) throw new AppError('not-found', { what: 'place', id: req.params.placeId });
+    const reading = valid(handReadingInput, { ...(req.body as object), placeId: place.placeId });
+    if (Date.parse(reading.at) > deps.nowMs() + FUTURE_SLACK_MS) throw new AppError('in-the-future', { field: 'at', got: reading.at, now: new Date(deps.nowMs()).toISOString() });
+    if (!Number.isFinite(Date.parse(reading.at))) throw invalidInput([{ field: 'at', code: 'date', got: reading.at, accepts: 'a date and time' }]);
+    const stored = await deps.db.transaction(async (tx) => {
+      const n = await insertReadings(tx, shop.workshop.workshopId, [toRow(reading, `hand:${place.placeId}`, place.placeId, true)]);
+      await announce(tx, { topic: 'readings', placeIds: [place.placeId] });
+      return n;
+    });
+    deps.model.invalidate({ topic: 'facts' });
+    deps.model.invalidate({ topic: 'readings', placeIds: [place.placeId] });
+    res.status(stored > 0 ? 201 : 200).json({ stored });
+  });
+  return router;
+}

@@ -1,0 +1,17 @@
+import type { Snapshot } from '../bench/derive.ts';
+import type { ShopData } from '../bench/shopData.ts';
+import type { Deps } from '../deps.ts';
+import { AppError } from '../http/errors.ts';
+
+/** The workshop, or a refusal that says there is none yet. */
+export async function needShop(deps: Deps): Promise<ShopData> {
+  const shop = await deps.model.shop();
+  if (!shop) throw new AppError('not-found', { what: 'workshop' });
+  return shop;
+}
+
+export async function needSnapshot(deps: Deps): Promise<Snapshot> {
+  const snapshot = await deps.model.snapshot();
+  if (!snapshot) throw new AppError('not-found', { what: 'workshop' });
+  return snapshot;
+}

@@ -1,0 +1,41 @@
+import { Router } from 'express';
+import type { SheetsResponse, ShopInfo } from '@calvetta/contract';
+import type { Deps } from '../deps.ts';
+import { AppError } from '../http/errors.ts';
+import { needShop } from './needShop.ts';
+import { exportShop } from './exportShop.ts';
+
+export function shopRoutes(deps: Deps): Router {
+  const router = Router();
+  router.get('/shop', async (_req, res) => {
+    const shop = await needShop(deps);
+    const body: ShopInfo = { ...shop.workshop, people: shop.people, places: shop.places };
+    res.json(body);
+  });
+  router.get('/sheets', async (_req, res) => {
+    const shop = await needShop(deps);
+    res.json({ sheets: [...shop.sheets.values()] } satisfies SheetsResponse);
+  });
+  router.get('/export', async (_req, res) => {
+    const shop = await needShop(deps);
+    res.set('Content-Disposition', `attachment; filename="${shop.workshop.workshopId}.json"`).json(exportShop(shop, deps.nowMs()));
+  });
+  router.get('/live', (_req, res) => deps.live.attach(res));
+  /** Says what is wrong, in words a person can act on. */
+  router.get('/health', async (_req, res) => {
+    const startedMs = deps.nowMs();
+    try {
+      await deps.db.query('select 1');
+      const shop = await deps.model.shop();
+      res.json({ ok: true, database: 'answers', databaseMs: deps.nowMs() - startedMs, workshop: shop?.workshop.name ?? null });
+    } catch {
+      throw new AppError('database-away');
+    }
+  });
+  /** The bare route that the bench of speed compares with. */
+  router.get('/ping', async (_req, res) => {
+    const { rows } = await deps.db.query<{ one: number }>('select 1 as one');
+    res.json(rows[0]);
+  });
+  return router;
+}

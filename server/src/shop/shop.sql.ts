@@ -1,0 +1,155 @@
+import type { Exposure, Face, Fact, FactKind, ProductSheet, Substrate, VolumeSystem } from '@calvetta/core';
+import type { PlaceInfo } from '@calvetta/contract';
+import type { Db } from '../db/db.ts';
+
+export interface Workshop {
+  readonly workshopId: string;
+  readonly name: string;
+  readonly zone: string;
+  readonly volumeSystem: VolumeSystem;
+}
+
+/** The only workshop of this server; null before one was imported. */
+export async function findWorkshop(db: Db): Promise<Workshop | null> {
+  const { rows } = await db.query<{ workshop_id: string; name: string; zone: string; volume_system: VolumeSystem }>(
+    'select workshop_id, name, zone, volume_system from workshop order by created_at limit 1',
+  );
+  const r = rows[0];
+  return r ? { workshopId: r.workshop_id, name: r.name, zone: r.zone, volumeSystem: r.volume_system } : null;
+}
+
+export interface AttendanceRow {
+  readonly weekday: number;
+  readonly from: string;
+  readonly to: string;
+}
+export interface AttendanceExceptionRow {
+  readonly day: string;
+  readonly from: string | null;
+  readonly to: string | null;
+}
+
+export async function listAttendance(db: Db, workshopId: string): Promise<{ weekly: AttendanceRow[]; exceptions: AttendanceExceptionRow[] }> {
+  const weekly = await db.query<AttendanceRow>(
+    'select weekday, from_local::text as "from", to_local::text as "to" from attendance where workshop_id = $1 order by weekday, from_local', [workshopId]);
+  const exceptions = await db.query<AttendanceExceptionRow>(
+    'select day::text, from_local::text as "from", to_local::text as "to" from attendance_exception where workshop_id = $1', [workshopId]);
+  return { weekly: weekly.rows, exceptions: exceptions.rows };
+}
+
+export async function listPeople(db: Db, workshopId: string): Promise<{ personId: string; name: string }[]> {
+  const { rows } = await db.query<{ personId: string; name: string }>('select person_id as "personId", name from person where workshop_id = $1 order by name', [workshopId]);
+  return rows;
+}
+
+export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[]> {
+  const { rows } = await db.query<{ place_id: string; name: string; exposure: Exposure; altitude_m: number; setpoint_c: number | null; version: number }>(
+    'select place_id, name, exposure, altitude_m, setpoint_c, version from place where workshop_id = $1 order by place_id', [workshopId]);
+  return rows.map((r) => ({ placeId: r.place_id, name: r.name, exposure: r.exposure, altitudeM: r.altitude_m, setpointC: r.setpoint_c, version: r.version }));
+}
+
+export interface Probe {
+  readonly probeId: string;
+  readonly placeId: string;
+  readonly partId: string | null;
+  readonly name: string;
+  readonly isSimulated: boolean;
+}
+export async function listProbes(db: Db, workshopId: string): Promise<Probe[]> {
+  const { rows } = await db.query<Probe>(
+    'select probe_id as "probeId", place_id as "placeId", part_id as "partId", name, is_simulated as "isSimulated" from probe where workshop_id = $1 order by probe_id', [workshopId]);
+  return rows;
+}
+
+export async function listSheets(db: Db, workshopId: string): Promise<ProductSheet[]> {
+  const { rows } = await db.query<{ body: ProductSheet }>('select body from sheet where workshop_id = $1 order by product_id, revision', [workshopId]);
+  return rows.map((r) => r.body);
+}
+
+export interface PartRow {
+  readonly partId: string;
+  readonly name: string;
+  readonly assemblyId: string;
+  readonly assemblyName: string;
+  readonly machineId: string;
+  readonly substrate: Substrate;
+  readonly massKg: number | null;
+  readonly areaM2: number | null;
+  readonly thicknessMm: number | null;
+  readonly isBrightMetal: boolean;
+  readonly faceCount: 1 | 2;
+  readonly colourGroup: string | null;
+  readonly pairPartId: string | null;
+  readonly version: number;
+}
+const PART_COLUMNS = `p.part_id as "partId", p.name, p.assembly_id as "assemblyId", a.name as "assemblyName", a.machine_id as "machineId", p.substrate, p.mass_kg as "massKg",
+  p.area_m2 as "areaM2", p.thickness_mm as "thicknessMm", p.is_bright_metal as "isBrightMetal", p.faces as "faceCount", p.colour_group as "colourGroup",
+  p.pair_part_id as "pairPartId", p.version`;
+
+export async function listParts(db: Db, workshopId: string): Promise<PartRow[]> {
+  const { rows } = await db.query<PartRow>(
+    `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) join machine m on m.workshop_id = a.workshop_id and m.machine_id = a.machine_id
+     where p.workshop_id = $1 order by m.seq, a.seq, p.seq`, [workshopId]);
+  return rows;
+}
+
+export async function findPart(db: Db, workshopId: string, partId: string): Promise<PartRow | null> {
+  const { rows } = await db.query<PartRow>(
+    `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) where p.workshop_id = $1 and p.part_id = $2`, [workshopId, partId]);
+  return rows[0] ?? null;
+}
+
+export interface MachineRow {
+  readonly machineId: string;
+  readonly name: string;
+  readonly kind: string;
+}
+export async function listMachines(db: Db, workshopId: string): Promise<MachineRow[]> {
+  const { rows } = await db.query<MachineRow>('select machine_id as "machineId", name, kind from machine where workshop_id = $1 order by seq', [workshopId]);
+  return rows;
+}
+
+export interface RouteStepRow {
+  readonly partId: string;
+  readonly seq: number;
+  readonly stepId: string;
+  readonly kind: string;
+  readonly sheetId: string | null;
+  readonly coats: number;
+  readonly dftUm: number | null;
+}
+export async function listRouteSteps(db: Db, workshopId: string): Promise<RouteStepRow[]> {
+  const { rows } = await db.query<RouteStepRow>(
+    'select part_id as "partId", seq, step_id as "stepId", kind, sheet_id as "sheetId", coats, dft_um as "dftUm" from route_step where workshop_id = $1 order by part_id, seq', [workshopId]);
+  return rows;
+}
+
+export interface FactRow {
+  readonly fact_id: string;
+  readonly kind: FactKind;
+  readonly part_id: string;
+  readonly face: Face | null;
+  readonly happened_ms: number;
+  readonly ended_ms: number | null;
+  readonly recorded_ms: number;
+  readonly person_id: string;
+  readonly device_id: string;
+  readonly supersedes: string | null;
+  readonly body: unknown;
+}
+export const FACT_COLUMNS = `fact_id, kind, part_id, face, (extract(epoch from happened_at) * 1000)::float8 as happened_ms,
+  (extract(epoch from ended_at) * 1000)::float8 as ended_ms, (extract(epoch from recorded_at) * 1000)::float8 as recorded_ms, person_id, device_id, supersedes, body`;
+
+/** The one place a fact row becomes a fact. Its body was checked by the kind's schema when it was stored. */
+export function toFact(r: FactRow): Fact {
+  return {
+    factId: r.fact_id, kind: r.kind, partId: r.part_id, face: r.face, happenedAtMs: r.happened_ms, endedAtMs: r.ended_ms, recordedAtMs: r.recorded_ms,
+    personId: r.person_id, deviceId: r.device_id, supersedes: r.supersedes, body: r.body,
+  } as Fact;
+}
+
+export async function listFacts(db: Db, workshopId: string, partId: string | null = null): Promise<Fact[]> {
+  const { rows } = await db.query<FactRow>(
+    `select ${FACT_COLUMNS} from fact where workshop_id = $1 and ($2::text is null or part_id = $2) order by happened_at, recorded_at`, [workshopId, partId]);
+  return rows.map(toFact);
+}
