@@ -124,7 +124,7 @@ export const MACHINES = [
     machineId: 'pump', name: 'Twin-cylinder pump engine', kind: 'stationary engine',
     assemblies: [
       { name: 'Engine', parts: parts(`
-        Cylinder block        | grey-iron | 310 | 2.4 | 60 | 1 | epoxy | leanto | phosphated | engine green
+        Cylinder block        | grey-iron | 310 | 2.4 | 60 | 1 | mastic| leanto | phosphated | engine green
         Cylinder head, front  | grey-iron | 46  | 0.5 | 22 | 1 | heat  | booth | open-wet-on-wet |
         Cylinder head, rear   | grey-iron | 46  | 0.5 | 22 | 1 | heat  | shed  | waiting |
         Rocker cover          | grey-iron | 9   | 0.3 | 6 | 1 | epoxy  | booth | bare | engine green

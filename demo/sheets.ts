@@ -32,7 +32,7 @@ export const SHEETS: readonly ProductSheet[] = [
   },
   {
     ...base, sheetId: 'epoxy-mastic.1', productId: 'epoxy-mastic', name: 'Epoxy mastic', binder: 'epoxy-2k', packs: 2, role: 'primer', bandColour: '#a7a08f', cautions: ['epoxy', 'solvent'], outdoorLimitH: 720,
-    dftUm: 100, dftMinUm: 75, dftMaxUm: 200, vsPct: 80, applySurfaceMinC: 5, applyAirMinC: 5,
+    dftUm: 100, dftMinUm: 75, dftMaxUm: 200, vsPct: 80, applySurfaceMinC: 2, applyAirMinC: 2, cureMinC: 2, rhMaxPct: 95,
     stages: { flash: at([20, 0.3]), touch: at([10, 12], [20, 6], [30, 3]), minRecoat: at([10, 24], [20, 12], [30, 6]), handle: at([10, 40], [20, 20], [30, 10]), sand: at([10, 72], [20, 36], [30, 18]), service: at([10, 336], [20, 168], [30, 96]), maxRecoat: at([10, 720], [20, 600], [30, 336]), potLife: at([10, 3], [20, 2], [30, 1]) },
   },
   {

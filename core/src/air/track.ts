@@ -42,6 +42,58 @@ export function stretchesFrom(
   return out;
 }
 
+/** Dropped readings lie at most this far from the line that replaces them: a tenth of what instruments claim. */
+export const THIN_TOLERANCE = { tempK: 0.05, vapourHpa: 0.03 } as const;
+
+/**
+ * Leaves out readings that lie on the line between their neighbours, within THIN_TOLERANCE in temperature and vapour
+ * pressure, so that fourteen quiet days are a few hundred stretches and not two thousand. Gaps are kept: no line spans
+ * more than `joinMs`. Ascending in, ascending out; first and last stay.
+ */
+export function thinPoints<P extends Point>(points: readonly P[], joinMs = JOIN_AIR_MS): P[] {
+  const out: P[] = [];
+  let anchor = 0;
+  let cones = openCones();
+  for (let i = 0; i < points.length; i++) {
+    const p = points[i]!;
+    const a = points[anchor]!;
+    const isLast = i === points.length - 1;
+    const gap = i > 0 && p.atMs - points[i - 1]!.atMs > joinMs;
+    if (i === 0 || isLast || gap || p.atMs - a.atMs > joinMs || !fits(cones, a, p)) {
+      if (i > 0 && anchor !== i - 1) out.push(points[i - 1]!);
+      if (i === 0 || isLast || gap) out.push(p);
+      anchor = i === 0 || isLast || gap ? i : i - 1;
+      cones = openCones();
+    }
+    if (i !== anchor) narrow(cones, points[anchor]!, p);
+  }
+  return out;
+}
+
+type Cone = [lowSlope: number, highSlope: number];
+const openCones = (): [Cone, Cone] => [[-Infinity, Infinity], [-Infinity, Infinity]];
+
+function slopes(a: Point, p: Point): readonly [number, number] {
+  const length = p.atMs - a.atMs;
+  return [(p.airC - a.airC) / length, (vapour(p) - vapour(a)) / length];
+}
+
+/** The line from the anchor to p passes within tolerance of every reading since the anchor. */
+function fits(cones: [Cone, Cone], a: Point, p: Point): boolean {
+  const s = slopes(a, p);
+  return cones.every(([low, high], k) => s[k as 0 | 1] >= low && s[k as 0 | 1] <= high);
+}
+
+function narrow(cones: [Cone, Cone], a: Point, p: Point): void {
+  const length = p.atMs - a.atMs;
+  const s = slopes(a, p);
+  [THIN_TOLERANCE.tempK, THIN_TOLERANCE.vapourHpa].forEach((tolerance, k) => {
+    const cone = cones[k as 0 | 1];
+    cone[0] = Math.max(cone[0], s[k as 0 | 1] - tolerance / length);
+    cone[1] = Math.min(cone[1], s[k as 0 | 1] + tolerance / length);
+  });
+}
+
 /** Median air temperature and vapour pressure of the points in the seven days before `atMs`; null without any. */
 export function weekMedian(
   points: readonly Point[],
@@ -73,7 +125,7 @@ export interface PlaceAirInput {
  * reading holds until now when it is at most an hour old. Empty where nothing at all is known: then clocks are unknown.
  */
 export function placeAirTrack(input: PlaceAirInput): AirStretch[] {
-  const measured = stretchesFrom(input.readings, 'measured');
+  const measured = stretchesFrom(thinPoints(input.readings), 'measured');
   const newest = input.readings[input.readings.length - 1];
   if (newest && input.nowMs > newest.atMs && input.nowMs - newest.atMs <= JOIN_AIR_MS) {
     const v = vapour(newest);

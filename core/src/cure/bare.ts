@@ -1,6 +1,6 @@
 import { HOUR_MS } from '../base/time.ts';
 import { rhAtSurfacePct } from '../air/humidity.ts';
-import { firstEndingAfter, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
+import { firstEndingAfter, sliceSurface, type SurfaceSource, type SurfaceStretch } from '../part/thermal/track.ts';
 import { isCasting, type Substrate } from '../part/substrate.ts';
 import { ASSUMED_SPREAD_K } from '../air/track.ts';
 import type { Lean } from './clock.ts';
@@ -63,15 +63,18 @@ export function bareHoursAt(limit: BareLimit, rhFeltPct: number): number {
 const MEASURED_SPREAD_K = 0.5;
 const PREDICTED_SPREAD_K = 1;
 
+function spreadOf(source: SurfaceSource): number {
+  if (source === 'assumed') return ASSUMED_SPREAD_K;
+  return source === 'forecast' ? PREDICTED_SPREAD_K : MEASURED_SPREAD_K;
+}
+
 function feltRh(s: SurfaceStretch, share: number, lean: Lean): number | null {
   if (s.fromVapourHpa === null || s.toVapourHpa === null) return null;
   const vapour = s.fromVapourHpa + (s.toVapourHpa - s.fromVapourHpa) * share;
-  const measured = s.source === 'surface' || s.source === 'lag';
-  const [fromC, toC] =
-    measured && lean === 'cold'
-      ? [s.fromC - MEASURED_SPREAD_K, s.toC - MEASURED_SPREAD_K]
-      : leanTemps(s, lean);
-  return rhAtSurfacePct(vapour, fromC + (toC - fromC) * share);
+  const nominalC = s.fromC + (s.toC - s.fromC) * share;
+  if (lean === 'nominal') return rhAtSurfacePct(vapour, nominalC);
+  const spread = spreadOf(s.source);
+  return rhAtSurfacePct(vapour, lean === 'cold' ? nominalC - spread : nominalC + spread);
 }
 
 /** Steps of at most this length: the band of humidity is looked up in the middle of each. */

@@ -50,21 +50,54 @@ interface Frame {
   readonly sessions: readonly Span[];
 }
 
-/** Derives the whole workshop at an instant. Nothing of this is stored. */
-export function deriveShop(shop: ShopData, data: AirData, nowMs: number): Snapshot {
+/** Longest slice of work before other requests get their turn. */
+const SLICE_MS = 12;
+const turn = (): Promise<void> => new Promise((done) => setImmediate(done));
+
+/** Derives the whole workshop at an instant, in slices so that the server keeps answering. Nothing of this is stored. */
+export async function deriveShop(shop: ShopData, data: AirData, nowMs: number): Promise<Snapshot> {
   const frame = frameOf(shop, data, nowMs);
-  const ready = shop.parts.map((row) => readyPart(frame, row));
+  let sliceStart = performance.now();
+  const breathe = async (): Promise<void> => {
+    if (performance.now() - sliceStart < SLICE_MS) return;
+    await turn();
+    sliceStart = performance.now();
+  };
+  const ready: ReadyPart[] = [];
+  for (const row of shop.parts) {
+    ready.push(readyPart(frame, row));
+    await breathe();
+  }
   const speeds = shopSpeeds(frame, ready);
-  const parts = new Map(ready.map((r) => [r.row.partId, finish(frame, r, speeds)]));
-  return { shop, nowMs, horizonMs: frame.horizonMs, forecastEndMs: data.forecastEndMs, nights: frame.nights, sessions: frame.sessions, air: frame.air, parts, speeds };
+  const parts = new Map<string, DerivedPart>();
+  for (const r of ready) {
+    parts.set(r.row.partId, finish(frame, r, speeds));
+    await breathe();
+  }
+  return snapshotOf(frame, speeds, parts);
+}
+
+/** The snapshot with some parts derived again from newer facts; the rest keeps its moment, seconds ago. */
+export function rederiveParts(before: Snapshot, shop: ShopData, data: AirData, partIds: ReadonlySet<string>, nowMs: number): Snapshot {
+  const frame = frameOf(shop, data, nowMs);
+  const parts = new Map(before.parts);
+  for (const row of shop.parts) {
+    if (partIds.has(row.partId)) parts.set(row.partId, finish(frame, readyPart(frame, row), before.speeds));
+  }
+  return { ...snapshotOf(frame, before.speeds, parts), nowMs: before.nowMs };
+}
+
+function snapshotOf(frame: Frame, speeds: Snapshot['speeds'], parts: Snapshot['parts']): Snapshot {
+  const { shop, nowMs, horizonMs, nights, sessions, air, data } = frame;
+  return { shop, nowMs, horizonMs, forecastEndMs: data.forecastEndMs, nights, sessions, air, parts, speeds };
 }
 
 /** One part at another instant: how a late or corrected coat is judged by what held then. */
-export function derivePartAt(snapshot: Snapshot, data: AirData, partId: string, nowMs: number): DerivedPart | null {
-  const row = snapshot.shop.parts.find((p) => p.partId === partId);
+export function derivePartAt(shop: ShopData, data: AirData, partId: string, nowMs: number, speeds: Snapshot['speeds']): DerivedPart | null {
+  const row = shop.parts.find((p) => p.partId === partId);
   if (!row) return null;
-  const frame = frameOf(snapshot.shop, data, nowMs);
-  return finish(frame, readyPart(frame, row), snapshot.speeds);
+  const frame = frameOf(shop, data, nowMs);
+  return finish(frame, readyPart(frame, row), speeds);
 }
 
 function frameOf(shop: ShopData, data: AirData, nowMs: number): Frame {

@@ -1,13 +1,15 @@
 import type { LiveMessage } from '@calvetta/contract';
 import type { Database } from '../db/db.ts';
 import { loadAir, type AirData } from './airData.ts';
-import { derivePartAt, deriveShop, type DerivedPart, type Snapshot } from './derive.ts';
+import { derivePartAt, deriveShop, rederiveParts, type DerivedPart, type Snapshot } from './derive.ts';
 import { loadShop, type ShopData } from './shopData.ts';
 
-/** A derived snapshot is served for at most this long: the page itself moves the now-line in between. */
-const SNAPSHOT_MS = 20_000;
+/** A derived snapshot is renewed after this long: the page itself moves the now-line in between. */
+const RENEW_MS = 20_000;
 /** Readings pour in; they make the air be read again at most this often. */
 const AIR_MS = 5_000;
+/** Older than this a snapshot is never served, not even while its successor is being derived. */
+const TOO_OLD_MS = 90_000;
 
 export interface Model {
   /** The workshop now, derived; null when no workshop has been imported. */
@@ -19,48 +21,86 @@ export interface Model {
   invalidate(message: LiveMessage): void;
 }
 
-/** Caches that can be dropped at any time: facts and readings in the database are the truth. */
+type Need = { readonly kind: 'all' } | { readonly kind: 'parts'; readonly partIds: ReadonlySet<string> } | null;
+
+/**
+ * Caches that can be dropped at any time: facts and readings in the database are the truth. Own writes are seen at once
+ * (only the parts they touch are derived again); time and readings renew the whole in the background, in slices.
+ */
 export function createModel(db: Database, nowMs: () => number): Model {
   let shop: Promise<ShopData | null> | null = null;
-  let air: { atMs: number; data: Promise<AirData> } | null = null;
+  let air: { readonly atMs: number; readonly data: Promise<AirData> } | null = null;
   let airIsStale = false;
-  let snapshot: { atMs: number; value: Promise<Snapshot | null> } | null = null;
+  let current: Snapshot | null = null;
+  let need: Need = { kind: 'all' };
+  let working: Promise<void> | null = null;
 
   const shopNow = (): Promise<ShopData | null> => {
-    shop ??= loadShop(db);
-    shop.catch(() => (shop = null));
+    if (!shop) {
+      const loading = loadShop(db);
+      shop = loading;
+      loading.catch(() => {
+        if (shop === loading) shop = null;
+      });
+    }
     return shop;
   };
   const airNow = (data: ShopData): Promise<AirData> => {
     const now = nowMs();
-    if (!air || now - air.atMs > 60_000 || (airIsStale && now - air.atMs > AIR_MS)) {
+    if (!air || now - air.atMs > 60_000 || airIsStale) {
       const loading = loadAir(db, data.workshop.workshopId, data.places, now);
-      loading.catch(() => (air = null));
-      air = { atMs: now, data: loading };
+      const entry = { atMs: now, data: loading };
+      air = entry;
       airIsStale = false;
+      loading.catch(() => {
+        if (air === entry) air = null;
+      });
     }
     return air.data;
   };
-  const derive = async (): Promise<Snapshot | null> => {
-    const data = await shopNow();
-    return data && deriveShop(data, await airNow(data), nowMs());
-  };
-  const current = (): Promise<Snapshot | null> => {
-    const now = nowMs();
-    if (!snapshot || now - snapshot.atMs > SNAPSHOT_MS || (airIsStale && now - snapshot.atMs > AIR_MS)) {
-      const value = derive();
-      value.catch(() => (snapshot = null));
-      snapshot = { atMs: now, value };
+
+  /** Brings `current` up to what was asked; whatever is asked meanwhile is taken up in the next round. */
+  const work = async (): Promise<void> => {
+    const doing = need;
+    need = null;
+    try {
+      const data = await shopNow();
+      if (!data) current = null;
+      else if (doing?.kind === 'parts' && current) current = rederiveParts(current, data, await airNow(data), doing.partIds, nowMs());
+      else current = await deriveShop(data, await airNow(data), nowMs());
+    } catch (error) {
+      need = doing;
+      throw error;
     }
-    return snapshot.value;
   };
+  const start = (): Promise<void> => {
+    working ??= work().finally(() => (working = null));
+    return working;
+  };
+  const due = (): boolean => current === null || nowMs() - current.nowMs > RENEW_MS || (airIsStale && nowMs() - (air?.atMs ?? 0) > AIR_MS);
+
   return {
-    snapshot: current,
     shop: shopNow,
+    async snapshot() {
+      while (need !== null || current === null || nowMs() - current.nowMs > TOO_OLD_MS) {
+        if (working) {
+          await working;
+          continue;
+        }
+        need ??= { kind: 'all' };
+        await start();
+        if (current === null) return null;
+      }
+      if (due() && !working) {
+        need = { kind: 'all' };
+        const background = start();
+        background.catch(() => undefined);
+      }
+      return current;
+    },
     async partAt(partId, atMs) {
-      const now = await current();
-      const data = now && (await airNow(now.shop));
-      return now && data && derivePartAt(now, data, partId, atMs);
+      const data = await shopNow();
+      return data && derivePartAt(data, await airNow(data), partId, atMs, current?.speeds ?? new Map());
     },
     invalidate(message) {
       if (message.topic === 'readings' || message.topic === 'forecast') {
@@ -69,7 +109,8 @@ export function createModel(db: Database, nowMs: () => number): Model {
       }
       if (message.topic === 'import') return;
       shop = null;
-      snapshot = null;
+      if (message.topic !== 'facts' || !message.partIds) need = { kind: 'all' };
+      else if (need?.kind !== 'all') need = { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...message.partIds]) };
     },
   };
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/random.ts';
 import { must } from '../../base/result.ts';
-import { placeAirTrack } from '../../air/track.ts';
+import { placeAirTrack, stretchesFrom, thinPoints, THIN_TOLERANCE } from '../../air/track.ts';
 import { T0 } from '../../testing/build.ts';
 import { fitLag, placeAirFromOutdoor } from './calibrate.ts';
 import { biot, lagOf, timeConstantS } from './lag.ts';
@@ -190,6 +190,26 @@ describe('air of a place without holes', () => {
     expect(track.map((s) => s.source)).toEqual(['measured', 'measured', 'measured', 'forecast', 'assumed']);
     expect(track[4]).toMatchObject({ fromC: 10, toMs: T0 + 20 * H });
     for (let i = 1; i < track.length; i++) expect(track[i]!.fromMs).toBe(track[i - 1]!.toMs);
+  });
+  it('law: thinning keeps every dropped reading within its tolerance of the line, keeps gaps, and spans no more than an hour', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const random = seededRandom(seed);
+      let atMs = T0;
+      const points = Array.from({ length: 300 }, (_, i) => {
+        atMs += random() < 0.03 ? 3 * H : 600_000;
+        return { atMs, airC: 10 + 3 * Math.sin(i / 40) + (random() - 0.5) * 0.06, rhPct: 70 + 5 * Math.sin(i / 30) };
+      });
+      const thinned = thinPoints(points);
+      expect(thinned.length).toBeLessThan(0.7 * points.length);
+      const line = stretchesFrom(thinned, 'measured');
+      const gapsBefore = points.filter((p, i) => i > 0 && p.atMs - points[i - 1]!.atMs > H).length;
+      expect(line.filter((s, i) => i > 0 && s.fromMs !== line[i - 1]!.toMs).length).toBeLessThanOrEqual(gapsBefore);
+      for (const p of points) {
+        const s = line.find((x) => x.fromMs <= p.atMs && p.atMs <= x.toMs);
+        if (!s) expect(thinned).toContain(p);
+        else near(s.fromC + ((s.toC - s.fromC) * (p.atMs - s.fromMs)) / (s.toMs - s.fromMs), p.airC, THIN_TOLERANCE.tempK + 1e-9);
+      }
+    }
   });
   it('knows nothing where nothing was ever read', () => {
     expect(placeAirTrack({ readings: [], forecast: [], fromMs: T0, nowMs: T0, toMs: T0 + H })).toEqual([]);
