@@ -1,0 +1,49 @@
+import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import type { LiveMessage } from '@calvetta/contract';
+import { flushOutbox } from '../state/outbox.ts';
+import { getBench, getMachines, getPart, getPlaceAir, getSheets, getShop } from './client.ts';
+
+/** Derived answers are renewed at least this often; SSE renews them at once when something happened. */
+const RENEW_MS = 60_000;
+
+export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: getShop, staleTime: 300_000 });
+export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: getBench, refetchInterval: RENEW_MS });
+export const useMachines = () => useQuery({ queryKey: ['machines'], queryFn: getMachines, refetchInterval: RENEW_MS });
+export const usePart = (partId: string | null) => useQuery({ queryKey: ['part', partId], queryFn: () => getPart(partId!), enabled: partId !== null, refetchInterval: RENEW_MS });
+export const usePlaceAir = (placeId: string | null) => useQuery({ queryKey: ['air', placeId], queryFn: () => getPlaceAir(placeId!), enabled: placeId !== null, refetchInterval: RENEW_MS });
+export const useSheets = () => useQuery({ queryKey: ['sheets'], queryFn: getSheets, staleTime: 300_000 });
+
+/** Everything derived is asked for again. */
+export function refreshDerived(client: QueryClient): void {
+  for (const key of ['bench', 'machines', 'part', 'air']) void client.invalidateQueries({ queryKey: [key] });
+}
+
+/** Keeps the page in step with the shop: SSE says what changed, the outbox goes out whenever the line is back. */
+export function useLive(): void {
+  const client = useQueryClient();
+  useEffect(() => {
+    const source = new EventSource('/api/live');
+    let pending: ReturnType<typeof setTimeout> | undefined;
+    // Readings come every few seconds from several probes: one refresh for a handful of them.
+    const soon = (ms: number): void => {
+      pending ??= setTimeout(() => {
+        pending = undefined;
+        refreshDerived(client);
+      }, ms);
+    };
+    const flush = (): void => void flushOutbox().then((sent) => sent > 0 && refreshDerived(client));
+    source.onmessage = (event: MessageEvent<string>) => {
+      const message = JSON.parse(event.data) as LiveMessage;
+      if (message.topic === 'import') return;
+      soon(message.topic === 'facts' || message.topic === 'entities' ? 30 : 4000);
+    };
+    source.onopen = flush;
+    const timer = setInterval(flush, 5000);
+    return () => {
+      source.close();
+      clearInterval(timer);
+      clearTimeout(pending);
+    };
+  }, [client]);
+}

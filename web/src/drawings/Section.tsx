@@ -1,0 +1,118 @@
+import { showFilm, type UnitPreference } from '@calvetta/core';
+import type { Layer } from '@calvetta/contract';
+
+interface Props {
+  readonly layers: readonly Layer[];
+  readonly specifiedUm: number;
+  readonly profileUm: number;
+  readonly widthPx: number;
+  readonly heightPx: number;
+  /** µm that fill the height above the metal: the same for every section on a screen, so that thickness compares across. */
+  readonly fullUm: number;
+  /** Names and films beside the bands: for the part's own page. */
+  readonly labelled?: UnitPreference;
+  readonly label: string;
+}
+
+/** The blasted or cast surface under the film: peaks and valleys of the profile's depth, repeatable. */
+function metalPath(width: number, baseY: number, depthPx: number, bottom: number): string {
+  const step = Math.max(2.5, depthPx * 0.9);
+  let d = `M0 ${bottom}V${baseY}`;
+  for (let x = 0, k = 0; x < width; x += step, k++) {
+    const y = baseY + (k % 2 === 0 ? 0 : depthPx) * (0.75 + 0.25 * Math.sin(k * 2.4));
+    d += `L${Math.min(width, x + step).toFixed(1)} ${y.toFixed(1)}`;
+  }
+  return `${d}V${bottom}Z`;
+}
+
+/** The part's film as a cut through it, to scale: metal with its profile, coats, coats to come dashed, the specification as a tick. Signature drawing 1. */
+export function Section({ layers, specifiedUm, profileUm, widthPx, heightPx, fullUm, labelled, label }: Props) {
+  const metalPx = Math.max(6, heightPx * (labelled ? 0.14 : 0.28));
+  const filmPx = heightPx - metalPx - 2;
+  const scale = filmPx / Math.max(fullUm, 1);
+  const baseY = heightPx - metalPx;
+  const depthPx = Math.min(metalPx * 0.5, Math.max(1, profileUm * scale));
+  const bandWidth = labelled ? widthPx * 0.46 : widthPx;
+  const bands = stack(layers, baseY + depthPx * 0.5, scale);
+  const specY = baseY + depthPx * 0.5 - specifiedUm * scale;
+  return (
+    <svg width={widthPx} height={heightPx} role="img" aria-label={label} className="block">
+      {bands.map((b) => (
+        <rect
+          key={b.key} x={b.layer.isPlanned ? 0.5 : 0} y={b.top} width={bandWidth - (b.layer.isPlanned ? 1 : 0)} height={Math.max(0.8, b.height - 0.6)}
+          fill={b.layer.isPlanned ? 'none' : b.layer.colour} stroke={b.layer.isPlanned ? 'var(--quiet)' : 'none'} strokeWidth="0.8" strokeDasharray="3 2"
+        />
+      ))}
+      <path d={metalPath(bandWidth, baseY, depthPx, heightPx)} fill="var(--metal)" />
+      {specifiedUm > 0 ? <path d={`M${bandWidth - Math.min(10, bandWidth / 3)} ${specY}H${bandWidth}`} stroke="var(--bad)" strokeWidth="1.6" /> : null}
+      {labelled ? <BandLabels bands={bands} units={labelled} x={bandWidth} width={widthPx} metalY={baseY + metalPx * 0.62} specY={specY} specifiedUm={specifiedUm} /> : null}
+    </svg>
+  );
+}
+
+interface Band {
+  readonly key: string;
+  readonly layer: Layer;
+  readonly top: number;
+  readonly height: number;
+}
+
+function stack(layers: readonly Layer[], fromY: number, scale: number): Band[] {
+  let y = fromY;
+  return layers.map((layer, i) => {
+    const height = layer.dftUm * scale;
+    y -= height;
+    return { key: `${i}${layer.name}`, layer, top: y, height };
+  });
+}
+
+interface LabelProps {
+  readonly bands: readonly Band[];
+  readonly units: UnitPreference;
+  readonly x: number;
+  readonly width: number;
+  readonly metalY: number;
+  readonly specY: number;
+  readonly specifiedUm: number;
+}
+
+/** Labels keep 17 px between them however thin the bands are; a hairline leads to each. */
+function BandLabels({ bands, units, x, width, metalY, specY, specifiedUm }: LabelProps) {
+  const gap = 17;
+  const wanted = bands.map((b) => b.top + b.height / 2);
+  const placed: number[] = [];
+  let limit = metalY - gap;
+  for (const y of wanted) {
+    const at = Math.min(y, limit);
+    placed.push(at);
+    limit = at - gap;
+  }
+  const film = (um: number): string => {
+    const s = showFilm(um, units);
+    return `${s.text} ${s.unit}`;
+  };
+  return (
+    <g fontFamily="var(--font-figure)" fontSize="13" fill="var(--ink)">
+      {bands.map((b, i) => (
+        <g key={b.key} opacity={b.layer.isPlanned ? 0.75 : 1}>
+          <path d={`M${x} ${wanted[i]}L${x + 12} ${placed[i]}`} stroke="var(--line)" fill="none" />
+          <text x={x + 16} y={placed[i]! + 4}>
+            {b.layer.name}
+            {b.layer.isPlanned ? ' · to come' : ''}
+          </text>
+          <text x={width - 2} y={placed[i]! + 4} textAnchor="end" fontWeight="600">
+            {film(b.layer.dftUm)}
+          </text>
+        </g>
+      ))}
+      <text x={x + 16} y={metalY} fill="var(--quiet)">
+        metal
+      </text>
+      {specifiedUm > 0 ? (
+        <text x={2} y={Math.max(12, specY - 4)} fill="var(--bad)" fontSize="12">
+          specified {film(specifiedUm)}
+        </text>
+      ) : null}
+    </g>
+  );
+}

@@ -1,0 +1,90 @@
+import type { PartCard } from '@calvetta/contract';
+import { ACT_WORDS, BARE_WORDS, SHUT_REASON_WORDS, SUSPECT_WORDS } from '@calvetta/contract/words';
+import type { FactKind } from '@calvetta/core';
+import { duration, moment } from '../ui/time.ts';
+
+/** What a row says and what its button does. */
+export interface ActView {
+  /** One line: what, until when, why. */
+  readonly text: string;
+  readonly button: string;
+  /** The dialog the button opens; null opens Why? */
+  readonly logs: FactKind | null;
+  readonly isMain: boolean;
+}
+
+type Units = { kelvin: (k: number | null) => string; temp: (c: number | null) => string };
+
+const coatName = (card: PartCard): string => (card.next ? `${card.next.name}${card.next.ofCoats > 1 ? ` ${card.next.coatNo} of ${card.next.ofCoats}` : ''}` : '');
+
+/** The next act of a part in words. Every time in it was derived by core; nothing is computed here but durations left. */
+export function actView(card: PartCard, nowMs: number, zone: string, units: Units): ActView {
+  const { act } = card;
+  const at = (ms: number | null): string => (ms === null ? 'not within the forecast' : moment(ms, nowMs, zone));
+  const button = ACT_WORDS[act.code];
+  const view = (text: string, logs: FactKind | null, isMain = false, word = button): ActView => ({ text, button: word, logs, isMain });
+  switch (act.code) {
+    case 'coat':
+    case 'coat-if-accepted': {
+      const prep = act.prep === 'scuff' ? 'scuff, wipe, then ' : '';
+      return view(`${prep}${startBy(card, act.startByMs, nowMs, zone)}${act.code === 'coat-if-accepted' ? ` · ${marginalReason(card, units)}` : ''}`, 'coated', act.code === 'coat');
+    }
+    case 'wipe':
+      return view(`wipe, then ${coatName(card)} · key lapses ${at(act.lapsesMs)}`, 'wiped', true);
+    case 'hold':
+      return view(`${gateReason(card, units)} · ${act.nextFit ? `fit ${at(act.nextFit.fromMs)}–${at(act.nextFit.toMs)}` : 'no fit air forecast: heat or move it'}`, null, false, 'Why?');
+    case 'read-air':
+      return view('no fresh reading: unknown is not a pass', null, false, 'Why?');
+    case 'wait':
+      return view(`${coatName(card)} from ${at(act.opensMs)}`, null, false, 'Why?');
+    case 'tack-test':
+      return view(`${coatName(card)} from ${at(act.opensMs)}, sooner if it passes`, 'tested');
+    case 'test-film':
+      return view(SUSPECT_WORDS[act.cause as keyof typeof SUSPECT_WORDS], 'tested');
+    case 'abrade':
+      return view(`shut: abrade, wipe, then ${coatName(card)}`, 'abraded');
+    case 'wait-out-lift':
+      return view(`would lift: wait until ${at(act.opensMs)}`, null, false, 'Why?');
+    case 'reblast':
+    case 'rephosphate':
+    case 'abrade-again':
+      return view(`${card.bare ? BARE_WORDS[card.bare.prep] : 'bare'} too long ago: ${button.toLowerCase()}`, act.code === 'rephosphate' ? 'pretreated' : act.code === 'reblast' ? 'stripped' : 'abraded');
+    case 'refuse':
+      return view(`${coatName(card)}: ${SHUT_REASON_WORDS[act.reason] ?? act.reason}`, null, false, 'Why?');
+    case 'ask-sheet':
+      return view(SHUT_REASON_WORDS[act.reason] ?? act.reason, null, false, 'Why?');
+    case 'cure':
+      return view(`in service ${at(act.serviceMs)}`, null, false, 'Why?');
+    case 'prepare':
+      return view('not begun: strip or abrade', 'stripped');
+    case 'done':
+      return view('route finished', null, false, 'Why?');
+  }
+}
+
+function startBy(card: PartCard, startByMs: number | null, nowMs: number, zone: string): string {
+  if (startByMs === null) return `${coatName(card)} · does not shut`;
+  const left = startByMs - nowMs;
+  if (left < 0) return `${coatName(card)} · too late to finish in time at worst`;
+  return `${coatName(card)} by ${moment(startByMs, nowMs, zone)}${left < 24 * 3_600_000 ? `, ${duration(left)} left` : ''}`;
+}
+
+/** The deciding gate in figures: "+0.9 K of 3.0 K above dew". */
+export function gateReason(card: PartCard, units: Units): string {
+  const gate = card.gate?.deciding;
+  if (!gate || gate.value === null) return 'gate unknown';
+  switch (gate.kind) {
+    case 'dew-margin':
+      return `iron ${units.kelvin(gate.value)} above dew, ${units.kelvin(gate.limit).replace('+', '')} asked`.replace('iron', card.substrate.includes('iron') ? 'iron' : 'metal');
+    case 'rh-max':
+    case 'rh-min':
+      return `${gate.value.toFixed(0)} % RH, ${gate.kind === 'rh-max' ? 'at most' : 'at least'} ${gate.limit} %`;
+    default:
+      return `${gate.kind.startsWith('surface') ? 'surface' : 'air'} ${units.temp(gate.value)}, ${gate.kind.endsWith('min') ? 'at least' : 'at most'} ${units.temp(gate.limit)}`;
+  }
+}
+
+function marginalReason(card: PartCard, units: Units): string {
+  if (card.gate?.status === 'marginal') return `marginal: ${gateReason(card, units)}`;
+  return 'marginal: may not stay dry until touch-dry';
+}

@@ -1,0 +1,20 @@
+import { create } from 'zustand';
+import type { FactKind } from '@calvetta/core';
+import type { FactView } from '@calvetta/contract';
+
+/** Which dialog is open. Deep enough to be one store: any screen or key may open any of them. */
+export type OpenDialog =
+  | { readonly kind: 'log'; readonly partId: string; readonly factKind: FactKind; readonly correct?: FactView }
+  | { readonly kind: 'reading'; readonly placeId: string | null }
+  | { readonly kind: 'why'; readonly partId: string }
+  | { readonly kind: 'keys' }
+  | { readonly kind: 'find' }
+  | { readonly kind: 'import' }
+  | null;
+
+interface Dialogs {
+  readonly open: OpenDialog;
+  show(dialog: OpenDialog): void;
+}
+
+export const useDialogs = create<Dialogs>()((set) => ({ open: null, show: (open) => set({ open }) }));
