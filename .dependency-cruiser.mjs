@@ -29,6 +29,9 @@ export default {
     exclude: { path: '(^|/)dist/' },
     tsPreCompilationDeps: true,
     tsConfig: { fileName: 'tsconfig.base.json' },
-    enhancedResolveOptions: { conditionNames: ['@calvetta/source', 'import', 'node', 'default'], exportsFields: ['exports'] },
+    enhancedResolveOptions: {
+      conditionNames: ['@calvetta/source', 'import', 'node', 'default'],
+      exportsFields: ['exports'],
+    },
   },
 };

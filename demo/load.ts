@@ -19,8 +19,14 @@ async function call(url: string, init: RequestInit): Promise<unknown> {
 
 async function finished(base: string, jobId: string): Promise<void> {
   for (;;) {
-    const job = (await call(`${base}/api/import/jobs/${jobId}`, {})) as { state: string; rowsRefused: number; error: unknown; problems: unknown[] };
-    if (job.state === 'failed' || job.rowsRefused > 0) throw new Error(JSON.stringify(job.error ?? job.problems));
+    const job = (await call(`${base}/api/import/jobs/${jobId}`, {})) as {
+      state: string;
+      rowsRefused: number;
+      error: unknown;
+      problems: unknown[];
+    };
+    if (job.state === 'failed' || job.rowsRefused > 0)
+      throw new Error(JSON.stringify(job.error ?? job.problems));
     if (job.state === 'done') return;
     await new Promise((done) => setTimeout(done, 100));
   }
@@ -48,7 +54,9 @@ export async function loadDemo(base: string, nowMs: number): Promise<boolean> {
   await call(`${base}/api/import/shop?shift=now`, { method: 'POST', headers: json, body: scenario });
   for (const probe of demoProbes(nowMs)) {
     const { jobId } = (await call(`${base}/api/import/readings?place=${probe.place}&probe=${probe.probeId}`, {
-      method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: historyCsv(probe, nowMs, workshop.zone),
+      method: 'POST',
+      headers: { 'Content-Type': 'text/csv' },
+      body: historyCsv(probe, nowMs, workshop.zone),
     })) as { jobId: string };
     await finished(base, jobId);
   }
@@ -57,9 +65,17 @@ export async function loadDemo(base: string, nowMs: number): Promise<boolean> {
   const past = Array.from({ length: HISTORY_DAYS * 24 }, (_, i) => {
     const ms = (Math.floor(nowMs / HOUR_MS) - HISTORY_DAYS * 24 + i) * HOUR_MS;
     const s = outdoorAt(ms, weather);
-    return { at: new Date(ms).toISOString(), airC: Number(s.airC.toFixed(2)), rhPct: Number(s.rhPct.toFixed(1)) };
+    return {
+      at: new Date(ms).toISOString(),
+      airC: Number(s.airC.toFixed(2)),
+      rhPct: Number(s.rhPct.toFixed(1)),
+    };
   });
-  await call(`${base}/api/import/forecast`, { method: 'POST', headers: json, body: JSON.stringify([...past, ...simulatedForecast(nowMs, weather)]) });
+  await call(`${base}/api/import/forecast`, {
+    method: 'POST',
+    headers: json,
+    body: JSON.stringify([...past, ...simulatedForecast(nowMs, weather)]),
+  });
   return true;
 }
 

@@ -17,26 +17,56 @@ function nextId(): string {
 }
 
 const facts: ShopFact[] = [];
-function add<K extends FactKind>(partId: string, kind: K, hoursAgo: number, body: FactBodies[K], face: Face | null = null, minutes = 0): string {
+function add<K extends FactKind>(
+  partId: string,
+  kind: K,
+  hoursAgo: number,
+  body: FactBodies[K],
+  face: Face | null = null,
+  minutes = 0,
+): string {
   const factId = nextId();
   const endMs = AS_OF - hoursAgo * H;
   facts.push({
-    factId, kind, partId, face, happenedAt: new Date(endMs - minutes * 60_000).toISOString(), endedAt: minutes > 0 ? new Date(endMs).toISOString() : null,
-    personId: serial % 3 === 0 ? 'ines' : serial % 3 === 1 ? 'tom' : 'ruth', supersedes: null, body: body as Record<string, unknown>,
+    factId,
+    kind,
+    partId,
+    face,
+    happenedAt: new Date(endMs - minutes * 60_000).toISOString(),
+    endedAt: minutes > 0 ? new Date(endMs).toISOString() : null,
+    personId: serial % 3 === 0 ? 'ines' : serial % 3 === 1 ? 'tom' : 'ruth',
+    supersedes: null,
+    body: body as Record<string, unknown>,
   });
   return factId;
 }
 
 /** The coats of a route one by one: sheet and film. */
 function coatsOf(route: RouteName): { sheetId: string; dftUm: number }[] {
-  return ROUTES[route].flatMap((s) => (s.sheetId === null ? [] : Array.from({ length: s.coats }, () => ({ sheetId: s.sheetId!, dftUm: s.dftUm! }))));
+  return ROUTES[route].flatMap((s) =>
+    s.sheetId === null
+      ? []
+      : Array.from({ length: s.coats }, () => ({ sheetId: s.sheetId!, dftUm: s.dftUm! })),
+  );
 }
 
 /** Hours between coats that the sheets allow in the booth at 18 °C. */
-const GAP_H: Readonly<Record<string, number>> = { 'etch-2k.1': 2, 'enamel.1': 60, 'heat-black.1': 10, 'surfacer-2k.1': 6 };
+const GAP_H: Readonly<Record<string, number>> = {
+  'etch-2k.1': 2,
+  'enamel.1': 60,
+  'heat-black.1': 10,
+  'surfacer-2k.1': 6,
+};
 
 /** Logs stripping and the first `done` coats of the route so that the last ended `lastAgo` hours ago. */
-function coated(partId: string, route: RouteName, done: number, lastAgo: number, face: Face | null = null, strip = true): void {
+function coated(
+  partId: string,
+  route: RouteName,
+  done: number,
+  lastAgo: number,
+  face: Face | null = null,
+  strip = true,
+): void {
   const coats = coatsOf(route).slice(0, done);
   let agoH = lastAgo;
   const times: number[] = [];
@@ -48,7 +78,20 @@ function coated(partId: string, route: RouteName, done: number, lastAgo: number,
   let over: string | undefined;
   coats.forEach((c, i) => {
     const wobble = 0.92 + ((partId.length * 7 + i * 5) % 16) / 100;
-    over = add(partId, 'coated', times[i]!, { sheetId: c.sheetId, dftUm: Math.round(c.dftUm * wobble), tool: 'gun', batch: `B${(partId.length % 4) + 2}`, ...(over === undefined ? {} : { over }) } as FactBodies['coated'], face, 20);
+    over = add(
+      partId,
+      'coated',
+      times[i]!,
+      {
+        sheetId: c.sheetId,
+        dftUm: Math.round(c.dftUm * wobble),
+        tool: 'gun',
+        batch: `B${(partId.length % 4) + 2}`,
+        ...(over === undefined ? {} : { over }),
+      } as FactBodies['coated'],
+      face,
+      20,
+    );
   });
 }
 
@@ -66,7 +109,14 @@ const RECIPES: Readonly<Record<string, (p: PartLine, partId: string) => void>> =
   'early-second': (p, id) => coated(id, p.route, 2, 5),
   'early-stacked': (p, id) => {
     coated(id, p.route, 1, 4);
-    add(id, 'coated', 2.5, { sheetId: coatsOf(p.route)[1]!.sheetId, dftUm: coatsOf(p.route)[1]!.dftUm, tool: 'gun' }, null, 15);
+    add(
+      id,
+      'coated',
+      2.5,
+      { sheetId: coatsOf(p.route)[1]!.sheetId, dftUm: coatsOf(p.route)[1]!.dftUm, tool: 'gun' },
+      null,
+      15,
+    );
   },
   'early-tacky': (p, id) => {
     coated(id, p.route, 1, 7.6);
@@ -118,18 +168,32 @@ const RECIPES: Readonly<Record<string, (p: PartLine, partId: string) => void>> =
 };
 
 function slug(text: string): string {
-  return text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
+  return text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
 }
 
 function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): ShopPart {
   const partId = `${machineId}.${slug(p.name)}`;
-  add(partId, 'moved', 700, { placeId: p.state === 'suspect' || p.state === 'held-open' ? 'booth' : p.place });
+  add(partId, 'moved', 700, {
+    placeId: p.state === 'suspect' || p.state === 'held-open' ? 'booth' : p.place,
+  });
   const recipe = RECIPES[p.state];
   if (!recipe) throw new Error(`no recipe for ${p.state}`);
   recipe(p, partId);
   return {
-    partId, name: p.name, substrate: p.substrate as Substrate, massKg: p.massKg, areaM2: p.areaM2, thicknessMm: p.thicknessMm, isBrightMetal: false, faces: p.faces, colourGroup: p.colourGroup,
-    pairPartId: pairOf.get(partId) ?? null, route: ROUTES[p.route].map((s, i) => ({ stepId: `s${i + 1}`, ...s })),
+    partId,
+    name: p.name,
+    substrate: p.substrate as Substrate,
+    massKg: p.massKg,
+    areaM2: p.areaM2,
+    thicknessMm: p.thicknessMm,
+    isBrightMetal: false,
+    faces: p.faces,
+    colourGroup: p.colourGroup,
+    pairPartId: pairOf.get(partId) ?? null,
+    route: ROUTES[p.route].map((s, i) => ({ stepId: `s${i + 1}`, ...s })),
   };
 }
 
@@ -138,7 +202,11 @@ function pairsIn(machineId: string, lines: readonly PartLine[]): Map<string, str
   const ids = new Map(lines.map((p) => [p.name, `${machineId}.${slug(p.name)}`]));
   const pairs = new Map<string, string>();
   for (const [name, id] of ids) {
-    const other = name.replace(/, (left|right|port|starboard)$/, (_m, side: string) => `, ${{ left: 'right', right: 'left', port: 'starboard', starboard: 'port' }[side] ?? side}`);
+    const other = name.replace(
+      /, (left|right|port|starboard)$/,
+      (_m, side: string) =>
+        `, ${{ left: 'right', right: 'left', port: 'starboard', starboard: 'port' }[side] ?? side}`,
+    );
     const otherId = other === name ? undefined : ids.get(other);
     if (otherId) pairs.set(id, otherId);
   }
@@ -149,26 +217,78 @@ export function makeScenario(): ShopFile {
   serial = 0;
   facts.length = 0;
   const machines = MACHINES.map((m): ShopMachine => ({
-    machineId: m.machineId, name: m.name, kind: m.kind,
-    assemblies: m.assemblies.map((a) => ({ assemblyId: `${m.machineId}.${slug(a.name)}`, name: a.name, parts: a.parts.map((p) => partOf(m.machineId, p, pairsIn(m.machineId, a.parts))) })),
+    machineId: m.machineId,
+    name: m.name,
+    kind: m.kind,
+    assemblies: m.assemblies.map((a) => ({
+      assemblyId: `${m.machineId}.${slug(a.name)}`,
+      name: a.name,
+      parts: a.parts.map((p) => partOf(m.machineId, p, pairsIn(m.machineId, a.parts))),
+    })),
   }));
   return {
-    format: 'calvetta-shop/1', asOf: new Date(AS_OF).toISOString(),
-    workshop: { workshopId: 'saltmarsh', name: 'Saltmarsh Works', zone: 'Europe/London', volumeSystem: 'imperial' },
-    attendance: [{ weekday: 2, from: '18:30', to: '21:30' }, { weekday: 4, from: '18:30', to: '21:30' }, { weekday: 6, from: '09:30', to: '16:30' }],
-    people: [{ personId: 'ines', name: 'Ines' }, { personId: 'ruth', name: 'Ruth' }, { personId: 'tom', name: 'Tom' }],
+    format: 'calvetta-shop/1',
+    asOf: new Date(AS_OF).toISOString(),
+    workshop: {
+      workshopId: 'saltmarsh',
+      name: 'Saltmarsh Works',
+      zone: 'Europe/London',
+      volumeSystem: 'imperial',
+    },
+    attendance: [
+      { weekday: 2, from: '18:30', to: '21:30' },
+      { weekday: 4, from: '18:30', to: '21:30' },
+      { weekday: 6, from: '09:30', to: '16:30' },
+    ],
+    people: [
+      { personId: 'ines', name: 'Ines' },
+      { personId: 'ruth', name: 'Ruth' },
+      { personId: 'tom', name: 'Tom' },
+    ],
     places: [
       { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },
       { placeId: 'shed', name: 'Running shed', exposure: 'indoor-still', altitudeM: 4, setpointC: null },
       { placeId: 'leanto', name: 'Lean-to', exposure: 'indoor-fans', altitudeM: 3, setpointC: null },
     ],
     probes: [
-      { probeId: 'probe-booth', placeId: 'booth', partId: null, name: 'Booth wall', isSimulated: true, token: 'demo-booth-token' },
-      { probeId: 'probe-shed', placeId: 'shed', partId: null, name: 'Shed pillar', isSimulated: true, token: 'demo-shed-token-1' },
-      { probeId: 'probe-leanto', placeId: 'leanto', partId: 'pump.cylinder-block', name: 'Lean-to, magnet on the block', isSimulated: true, token: 'demo-leanto-token' },
-      { probeId: 'logger-leanto', placeId: 'leanto', partId: null, name: 'Lean-to, old logger', isSimulated: true, token: 'demo-logger-token' },
+      {
+        probeId: 'probe-booth',
+        placeId: 'booth',
+        partId: null,
+        name: 'Booth wall',
+        isSimulated: true,
+        token: 'demo-booth-token',
+      },
+      {
+        probeId: 'probe-shed',
+        placeId: 'shed',
+        partId: null,
+        name: 'Shed pillar',
+        isSimulated: true,
+        token: 'demo-shed-token-1',
+      },
+      {
+        probeId: 'probe-leanto',
+        placeId: 'leanto',
+        partId: 'pump.cylinder-block',
+        name: 'Lean-to, magnet on the block',
+        isSimulated: true,
+        token: 'demo-leanto-token',
+      },
+      {
+        probeId: 'logger-leanto',
+        placeId: 'leanto',
+        partId: null,
+        name: 'Lean-to, old logger',
+        isSimulated: true,
+        token: 'demo-logger-token',
+      },
     ],
-    sheets: SHEETS, machines, facts: [...facts].sort((a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt)),
+    sheets: SHEETS,
+    machines,
+    facts: [...facts].sort(
+      (a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt),
+    ),
   };
 }
 

@@ -1,6 +1,30 @@
 import type {
-  AirSource, BareState, CureState, Edge, Face, Fact, FaceState, Gate, GateStatus, Headline, Key, LaidInterval, NextAct, ProductSheet, ReadingTrust,
-  RibbonSpan, Span, StageTimes, Substrate, SurfaceBasis, SurfaceSource, Suspicion, UntilTouch, VolumeSystem, WindowRule, Exposure,
+  AirSource,
+  BareState,
+  CureState,
+  Edge,
+  Face,
+  Fact,
+  FaceState,
+  Gate,
+  GateStatus,
+  Headline,
+  Key,
+  LaidInterval,
+  NextAct,
+  ProductSheet,
+  ReadingTrust,
+  RibbonSpan,
+  Span,
+  StageTimes,
+  Substrate,
+  SurfaceBasis,
+  SurfaceSource,
+  Suspicion,
+  UntilTouch,
+  VolumeSystem,
+  WindowRule,
+  Exposure,
 } from '@calvetta/core';
 
 /** Shapes that cross the wire. Instants are epoch milliseconds in answers, ISO 8601 with offset in what is sent. */
@@ -54,8 +78,20 @@ export interface PartCard {
   readonly specifiedUm: number;
   /** Depth of the blasted or cast profile under the film, µm: drawn, not measured. */
   readonly profileUm: number;
-  readonly lastCoat: { readonly name: string; readonly coatNo: number; readonly ofCoats: number; readonly t0Ms: number } | null;
-  readonly next: { readonly name: string; readonly sheetId: string; readonly stepId: string; readonly dftUm: number; readonly coatNo: number; readonly ofCoats: number } | null;
+  readonly lastCoat: {
+    readonly name: string;
+    readonly coatNo: number;
+    readonly ofCoats: number;
+    readonly t0Ms: number;
+  } | null;
+  readonly next: {
+    readonly name: string;
+    readonly sheetId: string;
+    readonly stepId: string;
+    readonly dftUm: number;
+    readonly coatNo: number;
+    readonly ofCoats: number;
+  } | null;
   readonly surfaceC: number | null;
   readonly surfaceBasis: SurfaceBasis;
   readonly marginK: number | null;
@@ -103,7 +139,11 @@ export interface MachineView {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
-  readonly assemblies: readonly { readonly assemblyId: string; readonly name: string; readonly parts: readonly PartCard[] }[];
+  readonly assemblies: readonly {
+    readonly assemblyId: string;
+    readonly name: string;
+    readonly parts: readonly PartCard[];
+  }[];
   /** Share of the route's film area that is on, by area, 0…1. */
   readonly progressByArea: number;
   readonly areaM2: number;
@@ -127,7 +167,10 @@ export interface StageWorking {
 }
 
 /** One face with the working that "Why?" opens. */
-export interface FaceView extends Pick<FaceState, 'face' | 'cure' | 'overcoat' | 'rule' | 'spans' | 'suspect' | 'key' | 'untilTouch'> {
+export interface FaceView extends Pick<
+  FaceState,
+  'face' | 'cure' | 'overcoat' | 'rule' | 'spans' | 'suspect' | 'key' | 'untilTouch'
+> {
   readonly headline: Headline;
   readonly act: NextAct;
   readonly intervals: readonly LaidInterval[];
@@ -152,8 +195,24 @@ export interface PartDetail extends Moment {
   readonly route: readonly RouteStepView[];
   readonly facts: readonly FactView[];
   readonly trace: readonly TracePoint[];
-  readonly lag: { readonly tauS: number; readonly biot: number; readonly by: string; readonly isLump: boolean; readonly fittedRmsK: number | null; readonly n: number | null } | null;
-  readonly conditions: { readonly airC: number | null; readonly rhPct: number | null; readonly surfaceC: number | null; readonly dewPointC: number | null; readonly atMs: number | null; readonly trust: ReadingTrust; readonly placeName: string | null; readonly basis: SurfaceBasis };
+  readonly lag: {
+    readonly tauS: number;
+    readonly biot: number;
+    readonly by: string;
+    readonly isLump: boolean;
+    readonly fittedRmsK: number | null;
+    readonly n: number | null;
+  } | null;
+  readonly conditions: {
+    readonly airC: number | null;
+    readonly rhPct: number | null;
+    readonly surfaceC: number | null;
+    readonly dewPointC: number | null;
+    readonly atMs: number | null;
+    readonly trust: ReadingTrust;
+    readonly placeName: string | null;
+    readonly basis: SurfaceBasis;
+  };
 }
 
 export interface RouteStepView {
@@ -183,9 +242,29 @@ export interface PlaceAirResponse extends Moment {
   readonly points: readonly AirPoint[];
   /** Spans in which a part at air temperature keeps 3 K above the dew point. */
   readonly fit: readonly Span[];
-  readonly parts: readonly { readonly partId: string; readonly name: string; readonly surfaceC: number; readonly basis: SurfaceBasis; readonly marginK: number | null; readonly headline: Headline; readonly tauS: number | null }[];
-  readonly probes: readonly { readonly probeId: string; readonly name: string; readonly trust: ReadingTrust; readonly lastMs: number | null; readonly isSimulated: boolean; readonly partId: string | null }[];
-  readonly fitToOutdoor: { readonly tauS: number; readonly offsetK: number; readonly rmsK: number; readonly n: number } | null;
+  readonly parts: readonly {
+    readonly partId: string;
+    readonly name: string;
+    readonly surfaceC: number;
+    readonly basis: SurfaceBasis;
+    readonly marginK: number | null;
+    readonly headline: Headline;
+    readonly tauS: number | null;
+  }[];
+  readonly probes: readonly {
+    readonly probeId: string;
+    readonly name: string;
+    readonly trust: ReadingTrust;
+    readonly lastMs: number | null;
+    readonly isSimulated: boolean;
+    readonly partId: string | null;
+  }[];
+  readonly fitToOutdoor: {
+    readonly tauS: number;
+    readonly offsetK: number;
+    readonly rmsK: number;
+    readonly n: number;
+  } | null;
 }
 
 export interface SheetsResponse {
@@ -251,8 +330,23 @@ export interface ErrorBody {
 }
 
 export const ERROR_CODES = [
-  'invalid-input', 'not-found', 'version-conflict', 'fact-conflict', 'superseded-already', 'in-the-future', 'before-covered', 'no-product', 'coat-refused',
-  'unknown-reference', 'contradicts-later', 'bad-token', 'rate-limited', 'too-large', 'database-away', 'import-unreadable', 'internal',
+  'invalid-input',
+  'not-found',
+  'version-conflict',
+  'fact-conflict',
+  'superseded-already',
+  'in-the-future',
+  'before-covered',
+  'no-product',
+  'coat-refused',
+  'unknown-reference',
+  'contradicts-later',
+  'bad-token',
+  'rate-limited',
+  'too-large',
+  'database-away',
+  'import-unreadable',
+  'internal',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];
 

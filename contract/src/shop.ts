@@ -7,11 +7,29 @@ export interface ShopFile {
   readonly format: typeof SHOP_FORMAT;
   /** The moment the file describes; importing with `?shift=now` moves every instant by now − asOf. */
   readonly asOf: string;
-  readonly workshop: { readonly workshopId: string; readonly name: string; readonly zone: string; readonly volumeSystem: VolumeSystem };
+  readonly workshop: {
+    readonly workshopId: string;
+    readonly name: string;
+    readonly zone: string;
+    readonly volumeSystem: VolumeSystem;
+  };
   readonly attendance: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
   readonly people: readonly { readonly personId: string; readonly name: string }[];
-  readonly places: readonly { readonly placeId: string; readonly name: string; readonly exposure: Exposure; readonly altitudeM: number; readonly setpointC: number | null }[];
-  readonly probes: readonly { readonly probeId: string; readonly placeId: string; readonly partId: string | null; readonly name: string; readonly isSimulated: boolean; readonly token: string }[];
+  readonly places: readonly {
+    readonly placeId: string;
+    readonly name: string;
+    readonly exposure: Exposure;
+    readonly altitudeM: number;
+    readonly setpointC: number | null;
+  }[];
+  readonly probes: readonly {
+    readonly probeId: string;
+    readonly placeId: string;
+    readonly partId: string | null;
+    readonly name: string;
+    readonly isSimulated: boolean;
+    readonly token: string;
+  }[];
   readonly sheets: readonly ProductSheet[];
   readonly machines: readonly ShopMachine[];
   readonly facts: readonly ShopFact[];
@@ -21,7 +39,11 @@ export interface ShopMachine {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
-  readonly assemblies: readonly { readonly assemblyId: string; readonly name: string; readonly parts: readonly ShopPart[] }[];
+  readonly assemblies: readonly {
+    readonly assemblyId: string;
+    readonly name: string;
+    readonly parts: readonly ShopPart[];
+  }[];
 }
 
 export interface ShopPart {
@@ -35,7 +57,13 @@ export interface ShopPart {
   readonly faces: 1 | 2;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
-  readonly route: readonly { readonly stepId: string; readonly kind: string; readonly sheetId: string | null; readonly coats: number; readonly dftUm: number | null }[];
+  readonly route: readonly {
+    readonly stepId: string;
+    readonly kind: string;
+    readonly sheetId: string | null;
+    readonly coats: number;
+    readonly dftUm: number | null;
+  }[];
 }
 
 export interface ShopFact {

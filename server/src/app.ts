@@ -16,16 +16,30 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   const app = express();
   app.disable('x-powered-by');
   // Plain http on a workshop's own network: no upgrade to https, and styles set by the drawings.
-  app.use(helmet({ contentSecurityPolicy: { directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'font-src': ["'self'", 'data:'], 'upgrade-insecure-requests': null } }, strictTransportSecurity: false }));
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'font-src': ["'self'", 'data:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }));
-  for (const routes of [shopRoutes, benchRoutes, partsRoutes, placesRoutes, readingsRoutes, factsRoutes]) app.use('/api', routes(deps));
+  for (const routes of [shopRoutes, benchRoutes, partsRoutes, placesRoutes, readingsRoutes, factsRoutes])
+    app.use('/api', routes(deps));
   app.use('/api', (req) => {
     throw new AppError('not-found', { what: 'route', path: req.path });
   });
   if (webFolder !== null) {
     app.use(express.static(webFolder, { index: false, maxAge: '1h' }));
-    app.get('/{*path}', (_req, res) => res.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html')));
+    app.get('/{*path}', (_req, res) =>
+      res.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html')),
+    );
   }
   app.use(errorHandler(deps.log));
   return app;

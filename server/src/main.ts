@@ -38,7 +38,8 @@ async function migrateWhenAwake(db: Database): Promise<void> {
 }
 
 async function main(): Promise<void> {
-  if (env.databaseUrl === '') throw new Error('DATABASE_URL is not set: start with bin/demo, or name your own PostgreSQL database');
+  if (env.databaseUrl === '')
+    throw new Error('DATABASE_URL is not set: start with bin/demo, or name your own PostgreSQL database');
   const nowMs = (): number => Date.now();
   const db = openDatabase(env.databaseUrl);
   await migrateWhenAwake(db);
@@ -46,11 +47,15 @@ async function main(): Promise<void> {
   const model = createModel(db, nowMs);
   live.onMessage((m) => model.invalidate(m));
   const webFolder = env.webFolder;
-  const app = createApp({ db, log, live, model, nowMs, newId: randomUUID }, existsSync(webFolder) ? webFolder : null);
+  const app = createApp(
+    { db, log, live, model, nowMs, newId: randomUUID },
+    existsSync(webFolder) ? webFolder : null,
+  );
   const server = createServer(app);
   await new Promise<void>((done, fail) => server.once('error', fail).listen(env.port, env.host, done));
   const { port } = server.address() as AddressInfo;
-  if (env.host !== '127.0.0.1') log.warn(`open to the network on ${env.host}: anyone there can read and write, there is no sign-in yet`);
+  if (env.host !== '127.0.0.1')
+    log.warn(`open to the network on ${env.host}: anyone there can read and write, there is no sign-in yet`);
   const stopSimulators = env.simulate ? await simulate(db, nowMs, port) : (): void => undefined;
   console.log(`listening ${port}`);
 
@@ -71,11 +76,18 @@ async function main(): Promise<void> {
 
 /** The stand-ins run by the demo's weather, anchored to the moment the workshop was first imported. */
 async function simulate(db: Database, nowMs: () => number, port: number): Promise<() => void> {
-  const { rows } = await db.query<{ at_ms: number; zone: string }>('select (extract(epoch from created_at) * 1000)::float8 as at_ms, zone from workshop limit 1');
+  const { rows } = await db.query<{ at_ms: number; zone: string }>(
+    'select (extract(epoch from created_at) * 1000)::float8 as at_ms, zone from workshop limit 1',
+  );
   const workshop = rows[0];
   if (!workshop) return () => undefined;
   const weather = { zone: workshop.zone, anchorMs: workshop.at_ms };
-  return startSimulators(demoProbes(weather.anchorMs), weather, { baseUrl: `http://127.0.0.1:${port}`, nowMs, log, everyMs: 60_000 });
+  return startSimulators(demoProbes(weather.anchorMs), weather, {
+    baseUrl: `http://127.0.0.1:${port}`,
+    nowMs,
+    log,
+    everyMs: 60_000,
+  });
 }
 
 main().catch((error: unknown) => {

@@ -2,17 +2,27 @@ import Joi from 'joi';
 import { CONTAMINANTS, FACES, PRETREATMENTS, STRIP_METHODS, TESTS, type FactKind } from '@calvetta/core';
 import type { FactInput } from '../api.ts';
 
-const id = Joi.string().trim().min(1).max(64).pattern(/^[\w.:-]+$/, 'id');
+const id = Joi.string()
+  .trim()
+  .min(1)
+  .max(64)
+  .pattern(/^[\w.:-]+$/, 'id');
 const reason = Joi.string().trim().min(1).max(300);
 const none = Joi.object({});
 
 /** The body each kind of fact may carry. */
 export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
   stripped: Joi.object({ method: Joi.valid(...STRIP_METHODS).required() }),
-  pretreated: Joi.object({ method: Joi.valid(...PRETREATMENTS).required(), limitHours: Joi.number().min(0.5).max(168) }),
+  pretreated: Joi.object({
+    method: Joi.valid(...PRETREATMENTS).required(),
+    limitHours: Joi.number().min(0.5).max(168),
+  }),
   degreased: none,
   wiped: none,
-  abraded: Joi.object({ how: Joi.valid('dry', 'wet').required(), gritP: Joi.number().integer().min(16).max(5000) }),
+  abraded: Joi.object({
+    how: Joi.valid('dry', 'wet').required(),
+    gritP: Joi.number().integer().min(16).max(5000),
+  }),
   'cut-through': none,
   contaminated: Joi.object({ by: Joi.valid(...CONTAMINANTS).required() }),
   wetted: Joi.object({ by: Joi.valid('rain', 'dew', 'wash', 'other').required() }),
@@ -27,7 +37,10 @@ export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
     reason,
   }),
   turned: Joi.object({ faceUp: Joi.valid(...FACES).required() }),
-  baked: Joi.object({ tempC: Joi.number().min(40).max(700).required(), minutes: Joi.number().min(1).max(6000).required() }),
+  baked: Joi.object({
+    tempC: Joi.number().min(40).max(700).required(),
+    minutes: Joi.number().min(1).max(6000).required(),
+  }),
   tested: Joi.object({ test: Joi.valid(...TESTS).required(), reached: Joi.boolean().required() }),
   moved: Joi.object({ placeId: id.required() }),
   'surface-read': Joi.object({ surfaceC: Joi.number().min(-40).max(120).required() }),
@@ -40,9 +53,14 @@ const when = Joi.string().isoDate();
 
 export const factInput = Joi.object<FactInput, true>({
   factId: Joi.string().guid().required(),
-  kind: Joi.string().valid(...Object.keys(FACT_BODIES)).required(),
+  kind: Joi.string()
+    .valid(...Object.keys(FACT_BODIES))
+    .required(),
   partId: id.required(),
-  face: Joi.string().valid(...FACES).allow(null).required(),
+  face: Joi.string()
+    .valid(...FACES)
+    .allow(null)
+    .required(),
   happenedAt: when.required(),
   endedAt: when.allow(null).required(),
   personId: id.required(),

@@ -3,62 +3,204 @@ import { BINDERS, FACES, STAGES, SUBSTRATES } from '@calvetta/core';
 import { SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
 
-const id = Joi.string().trim().min(1).max(64).pattern(/^[\w.:-]+$/, 'id');
+const id = Joi.string()
+  .trim()
+  .min(1)
+  .max(64)
+  .pattern(/^[\w.:-]+$/, 'id');
 const name = Joi.string().trim().min(1).max(120);
 const times = Joi.object({
-  points: Joi.array().items(Joi.object({ tempC: Joi.number().min(-30).max(250).required(), hours: Joi.number().min(0.0001).max(100000).required() })).min(1).max(12).required(),
+  points: Joi.array()
+    .items(
+      Joi.object({
+        tempC: Joi.number().min(-30).max(250).required(),
+        hours: Joi.number().min(0.0001).max(100000).required(),
+      }),
+    )
+    .min(1)
+    .max(12)
+    .required(),
   activationKjMol: Joi.number().min(0).max(200),
 });
-const edge = Joi.object({ stage: Joi.string().valid(...STAGES), times, p: Joi.number().min(0.01).max(10).required(), type: Joi.string().valid('min', 'max').required() }).xor('stage', 'times');
-const interval = Joi.object({ from: edge.required(), to: edge.allow(null).required(), prep: Joi.string().valid('none', 'scuff', 'abrade', 'forbidden').required(), wetOnWet: Joi.boolean() });
+const edge = Joi.object({
+  stage: Joi.string().valid(...STAGES),
+  times,
+  p: Joi.number().min(0.01).max(10).required(),
+  type: Joi.string().valid('min', 'max').required(),
+}).xor('stage', 'times');
+const interval = Joi.object({
+  from: edge.required(),
+  to: edge.allow(null).required(),
+  prep: Joi.string().valid('none', 'scuff', 'abrade', 'forbidden').required(),
+  wetOnWet: Joi.boolean(),
+});
 const limit = Joi.number().allow(null).required();
 const um = Joi.number().min(1).max(5000).required();
 
 /** One revision of a product sheet. */
 export const productSheet = Joi.object({
-  sheetId: id.required(), productId: id.required(), revision: Joi.number().integer().min(1).required(), name: name.required(),
-  binder: Joi.string().valid(...BINDERS).required(), packs: Joi.valid(1, 2).required(),
-  role: Joi.string().valid('etch', 'primer', 'filler', 'intermediate', 'finish', 'clear', 'cavity').required(),
-  bandColour: Joi.string().pattern(/^#[0-9a-f]{6}$/i, 'colour').required(),
+  sheetId: id.required(),
+  productId: id.required(),
+  revision: Joi.number().integer().min(1).required(),
+  name: name.required(),
+  binder: Joi.string()
+    .valid(...BINDERS)
+    .required(),
+  packs: Joi.valid(1, 2).required(),
+  role: Joi.string()
+    .valid('etch', 'primer', 'filler', 'intermediate', 'finish', 'clear', 'cavity')
+    .required(),
+  bandColour: Joi.string()
+    .pattern(/^#[0-9a-f]{6}$/i, 'colour')
+    .required(),
   cureBy: Joi.string().valid('time', 'moisture', 'bake').required(),
-  stages: Joi.object().pattern(Joi.string().valid(...STAGES), times).required(),
+  stages: Joi.object()
+    .pattern(Joi.string().valid(...STAGES), times)
+    .required(),
   maxRecoatUnlimited: Joi.boolean().required(),
-  followers: Joi.array().items(Joi.object({ follower: Joi.string().max(80).required(), intervals: Joi.array().items(interval).required() })).required(),
+  followers: Joi.array()
+    .items(
+      Joi.object({
+        follower: Joi.string().max(80).required(),
+        intervals: Joi.array().items(interval).required(),
+      }),
+    )
+    .required(),
   forbidden: Joi.array().items(Joi.string().max(80)).required(),
   listedFollowersOnly: Joi.boolean().required(),
-  applySurfaceMinC: limit, applySurfaceMaxC: limit, applyAirMinC: limit, applyAirMaxC: limit, cureMinC: limit, rhMaxPct: limit, rhMinPct: limit, dewMarginK: limit,
-  dftUm: um, dftMinUm: um, dftMaxUm: um, vsPct: Joi.number().min(1).max(100).required(),
-  stackExponent: Joi.number().min(1).max(2).required(), outdoorLimitH: limit, applyMinPerM2: Joi.number().min(0.1).max(600).required(),
-  cautions: Joi.array().items(Joi.string().max(60)).required(), source: Joi.string().max(300).required(),
+  applySurfaceMinC: limit,
+  applySurfaceMaxC: limit,
+  applyAirMinC: limit,
+  applyAirMaxC: limit,
+  cureMinC: limit,
+  rhMaxPct: limit,
+  rhMinPct: limit,
+  dewMarginK: limit,
+  dftUm: um,
+  dftMinUm: um,
+  dftMaxUm: um,
+  vsPct: Joi.number().min(1).max(100).required(),
+  stackExponent: Joi.number().min(1).max(2).required(),
+  outdoorLimitH: limit,
+  applyMinPerM2: Joi.number().min(0.1).max(600).required(),
+  cautions: Joi.array().items(Joi.string().max(60)).required(),
+  source: Joi.string().max(300).required(),
 });
 
 const size = Joi.number().positive().max(200000).allow(null).required();
 const part = Joi.object({
-  partId: id.required(), name: name.required(), substrate: Joi.string().valid(...SUBSTRATES).required(), massKg: size, areaM2: size, thicknessMm: size,
-  isBrightMetal: Joi.boolean().required(), faces: Joi.valid(1, 2).required(), colourGroup: name.allow(null).required(), pairPartId: id.allow(null).required(),
-  route: Joi.array().items(Joi.object({
-    stepId: id.required(), kind: Joi.string().max(40).required(), sheetId: id.allow(null).required(), coats: Joi.number().integer().min(0).max(20).required(),
-    dftUm: Joi.number().min(1).max(5000).allow(null).required(),
-  })).required(),
+  partId: id.required(),
+  name: name.required(),
+  substrate: Joi.string()
+    .valid(...SUBSTRATES)
+    .required(),
+  massKg: size,
+  areaM2: size,
+  thicknessMm: size,
+  isBrightMetal: Joi.boolean().required(),
+  faces: Joi.valid(1, 2).required(),
+  colourGroup: name.allow(null).required(),
+  pairPartId: id.allow(null).required(),
+  route: Joi.array()
+    .items(
+      Joi.object({
+        stepId: id.required(),
+        kind: Joi.string().max(40).required(),
+        sheetId: id.allow(null).required(),
+        coats: Joi.number().integer().min(0).max(20).required(),
+        dftUm: Joi.number().min(1).max(5000).allow(null).required(),
+      }),
+    )
+    .required(),
 });
 
 /** `calvetta-shop/1`. */
 export const shopFile = Joi.object({
   format: Joi.valid(SHOP_FORMAT).required(),
   asOf: Joi.string().isoDate().required(),
-  workshop: Joi.object({ workshopId: id.required(), name: name.required(), zone: Joi.string().max(60).required(), volumeSystem: Joi.string().valid('us', 'imperial').required() }).required(),
-  attendance: Joi.array().items(Joi.object({ weekday: Joi.number().integer().min(1).max(7).required(), from: Joi.string().pattern(/^\d\d:\d\d$/).required(), to: Joi.string().pattern(/^\d\d:\d\d$/).required() })).required(),
-  people: Joi.array().items(Joi.object({ personId: id.required(), name: name.required() })).min(1).required(),
-  places: Joi.array().items(Joi.object({ placeId: id.required(), name: name.required(), exposure: Joi.string().valid('indoor-still', 'indoor-fans', 'outdoors').required(), altitudeM: Joi.number().min(-500).max(9000).required(), setpointC: Joi.number().min(-10).max(45).allow(null).required() })).required(),
-  probes: Joi.array().items(Joi.object({ probeId: id.required(), placeId: id.required(), partId: id.allow(null).required(), name: name.required(), isSimulated: Joi.boolean().required(), token: Joi.string().min(12).max(80).required() })).required(),
+  workshop: Joi.object({
+    workshopId: id.required(),
+    name: name.required(),
+    zone: Joi.string().max(60).required(),
+    volumeSystem: Joi.string().valid('us', 'imperial').required(),
+  }).required(),
+  attendance: Joi.array()
+    .items(
+      Joi.object({
+        weekday: Joi.number().integer().min(1).max(7).required(),
+        from: Joi.string()
+          .pattern(/^\d\d:\d\d$/)
+          .required(),
+        to: Joi.string()
+          .pattern(/^\d\d:\d\d$/)
+          .required(),
+      }),
+    )
+    .required(),
+  people: Joi.array()
+    .items(Joi.object({ personId: id.required(), name: name.required() }))
+    .min(1)
+    .required(),
+  places: Joi.array()
+    .items(
+      Joi.object({
+        placeId: id.required(),
+        name: name.required(),
+        exposure: Joi.string().valid('indoor-still', 'indoor-fans', 'outdoors').required(),
+        altitudeM: Joi.number().min(-500).max(9000).required(),
+        setpointC: Joi.number().min(-10).max(45).allow(null).required(),
+      }),
+    )
+    .required(),
+  probes: Joi.array()
+    .items(
+      Joi.object({
+        probeId: id.required(),
+        placeId: id.required(),
+        partId: id.allow(null).required(),
+        name: name.required(),
+        isSimulated: Joi.boolean().required(),
+        token: Joi.string().min(12).max(80).required(),
+      }),
+    )
+    .required(),
   sheets: Joi.array().items(productSheet).required(),
-  machines: Joi.array().items(Joi.object({
-    machineId: id.required(), name: name.required(), kind: name.required(),
-    assemblies: Joi.array().items(Joi.object({ assemblyId: id.required(), name: name.required(), parts: Joi.array().items(part).required() })).required(),
-  })).required(),
-  facts: Joi.array().items(Joi.object({
-    factId: Joi.string().guid().required(), kind: Joi.string().valid(...Object.keys(FACT_BODIES)).required(), partId: id.required(), face: Joi.string().valid(...FACES).allow(null).required(),
-    happenedAt: Joi.string().isoDate().required(), endedAt: Joi.string().isoDate().allow(null).required(), personId: id.required(), supersedes: Joi.string().guid().allow(null).required(),
-    body: Joi.object().unknown(true).required(),
-  })).required(),
+  machines: Joi.array()
+    .items(
+      Joi.object({
+        machineId: id.required(),
+        name: name.required(),
+        kind: name.required(),
+        assemblies: Joi.array()
+          .items(
+            Joi.object({
+              assemblyId: id.required(),
+              name: name.required(),
+              parts: Joi.array().items(part).required(),
+            }),
+          )
+          .required(),
+      }),
+    )
+    .required(),
+  facts: Joi.array()
+    .items(
+      Joi.object({
+        factId: Joi.string().guid().required(),
+        kind: Joi.string()
+          .valid(...Object.keys(FACT_BODIES))
+          .required(),
+        partId: id.required(),
+        face: Joi.string()
+          .valid(...FACES)
+          .allow(null)
+          .required(),
+        happenedAt: Joi.string().isoDate().required(),
+        endedAt: Joi.string().isoDate().allow(null).required(),
+        personId: id.required(),
+        supersedes: Joi.string().guid().allow(null).required(),
+        body: Joi.object().unknown(true).required(),
+      }),
+    )
+    .required(),
 });

@@ -1,59 +1,198 @@
-import type { ActCode, BarePrep, Binder, CureState, Exposure, FactKind, GateKind, GateStatus, Headline, ReadingTrust, RibbonSpan, Stage, Substrate, SuspectCause, TestKind } from '@calvetta/core';
+import type {
+  ActCode,
+  BarePrep,
+  Binder,
+  CureState,
+  Exposure,
+  FactKind,
+  GateKind,
+  GateStatus,
+  Headline,
+  ReadingTrust,
+  RibbonSpan,
+  Stage,
+  Substrate,
+  SuspectCause,
+  TestKind,
+} from '@calvetta/core';
 
 /** Words for every code, once: screens, documents and exports share them. */
 export const HEADLINE_WORDS: Readonly<Record<Headline, string>> = {
-  suspect: 'suspect', out: 'out', refused: 'refused', unknown: 'unknown', lift: 'lift band', closing: 'closing', held: 'held', keyed: 'keyed', open: 'open', bare: 'bare',
-  shut: 'shut', early: 'early', curing: 'curing', waiting: 'not begun', cured: 'cured',
+  suspect: 'suspect',
+  out: 'out',
+  refused: 'refused',
+  unknown: 'unknown',
+  lift: 'lift band',
+  closing: 'closing',
+  held: 'held',
+  keyed: 'keyed',
+  open: 'open',
+  bare: 'bare',
+  shut: 'shut',
+  early: 'early',
+  curing: 'curing',
+  waiting: 'not begun',
+  cured: 'cured',
 };
 
 export const SPAN_WORDS: Readonly<Record<RibbonSpan['state'], string>> = {
-  early: 'early', open: 'open', closing: 'closing', lift: 'lift band', shut: 'shut · abrade first', keyed: 'keyed', forbidden: 'refused', unknown: 'unknown',
-  bare: 'bare', out: 'out', curing: 'curing', cured: 'cured',
+  early: 'early',
+  open: 'open',
+  closing: 'closing',
+  lift: 'lift band',
+  shut: 'shut · abrade first',
+  keyed: 'keyed',
+  forbidden: 'refused',
+  unknown: 'unknown',
+  bare: 'bare',
+  out: 'out',
+  curing: 'curing',
+  cured: 'cured',
 };
 
 export const ACT_WORDS: Readonly<Record<ActCode, string>> = {
-  coat: 'Coat now', 'coat-if-accepted': 'Coat now', wipe: 'Wipe down', hold: 'Held by the air', 'read-air': 'Read the air', wait: 'Wait', 'tack-test': 'Tack test',
-  'test-film': 'Test the film', abrade: 'Abrade', 'wait-out-lift': 'Wait', reblast: 'Blast again', rephosphate: 'Phosphate again', 'abrade-again': 'Abrade again',
-  refuse: 'Refused', 'ask-sheet': 'Ask the sheet', prepare: 'Prepare', cure: 'Let it cure', done: 'Done',
+  coat: 'Coat now',
+  'coat-if-accepted': 'Coat now',
+  wipe: 'Wipe down',
+  hold: 'Held by the air',
+  'read-air': 'Read the air',
+  wait: 'Wait',
+  'tack-test': 'Tack test',
+  'test-film': 'Test the film',
+  abrade: 'Abrade',
+  'wait-out-lift': 'Wait',
+  reblast: 'Blast again',
+  rephosphate: 'Phosphate again',
+  'abrade-again': 'Abrade again',
+  refuse: 'Refused',
+  'ask-sheet': 'Ask the sheet',
+  prepare: 'Prepare',
+  cure: 'Let it cure',
+  done: 'Done',
 };
 
 export const GATE_WORDS: Readonly<Record<GateKind, string>> = {
-  'dew-margin': 'surface above dew point', 'rh-max': 'humidity, most', 'rh-min': 'humidity, least', 'surface-min': 'surface, least', 'surface-max': 'surface, most',
-  'air-min': 'air, least', 'air-max': 'air, most',
+  'dew-margin': 'surface above dew point',
+  'rh-max': 'humidity, most',
+  'rh-min': 'humidity, least',
+  'surface-min': 'surface, least',
+  'surface-max': 'surface, most',
+  'air-min': 'air, least',
+  'air-max': 'air, most',
 };
-export const GATE_STATUS_WORDS: Readonly<Record<GateStatus, string>> = { pass: 'pass', marginal: 'marginal', fail: 'fail', unknown: 'unknown' };
+export const GATE_STATUS_WORDS: Readonly<Record<GateStatus, string>> = {
+  pass: 'pass',
+  marginal: 'marginal',
+  fail: 'fail',
+  unknown: 'unknown',
+};
 
-export const CURE_WORDS: Readonly<Record<CureState, string>> = { wet: 'wet', touch: 'touch-dry', handle: 'handleable', sand: 'hard enough to sand', service: 'in service' };
+export const CURE_WORDS: Readonly<Record<CureState, string>> = {
+  wet: 'wet',
+  touch: 'touch-dry',
+  handle: 'handleable',
+  sand: 'hard enough to sand',
+  service: 'in service',
+};
 
 export const STAGE_WORDS: Readonly<Record<Stage, string>> = {
-  flash: 'flash', touch: 'touch-dry', minRecoat: 'recoat from', handle: 'handle', sand: 'sand', service: 'service', maxRecoat: 'recoat until', potLife: 'pot life', induction: 'induction',
+  flash: 'flash',
+  touch: 'touch-dry',
+  minRecoat: 'recoat from',
+  handle: 'handle',
+  sand: 'sand',
+  service: 'service',
+  maxRecoat: 'recoat until',
+  potLife: 'pot life',
+  induction: 'induction',
 };
 
-export const TRUST_WORDS: Readonly<Record<ReadingTrust, string>> = { fresh: 'fresh', stale: 'stale: older than 30 min', stuck: 'stuck: the same for two hours', none: 'no reading' };
-export const SUSPECT_WORDS: Readonly<Record<SuspectCause, string>> = { 'stalled-24h': 'stood more than a day below its cure minimum', dew: 'dew fell on the uncured film', frost: 'frost formed on the uncured film' };
-export const BARE_WORDS: Readonly<Record<BarePrep, string>> = { blasted: 'blasted', abraded: 'abraded', 'chemically-stripped': 'chemically stripped', phosphated: 'phosphated', 'conversion-coated': 'conversion coated' };
-export const TEST_WORDS: Readonly<Record<TestKind, string>> = { tack: 'tack', 'thumb-twist': 'thumb-twist', thumbnail: 'thumbnail' };
-export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = { 'indoor-still': 'indoors, still air', 'indoor-fans': 'indoors, fans', outdoors: 'outdoors' };
+export const TRUST_WORDS: Readonly<Record<ReadingTrust, string>> = {
+  fresh: 'fresh',
+  stale: 'stale: older than 30 min',
+  stuck: 'stuck: the same for two hours',
+  none: 'no reading',
+};
+export const SUSPECT_WORDS: Readonly<Record<SuspectCause, string>> = {
+  'stalled-24h': 'stood more than a day below its cure minimum',
+  dew: 'dew fell on the uncured film',
+  frost: 'frost formed on the uncured film',
+};
+export const BARE_WORDS: Readonly<Record<BarePrep, string>> = {
+  blasted: 'blasted',
+  abraded: 'abraded',
+  'chemically-stripped': 'chemically stripped',
+  phosphated: 'phosphated',
+  'conversion-coated': 'conversion coated',
+};
+export const TEST_WORDS: Readonly<Record<TestKind, string>> = {
+  tack: 'tack',
+  'thumb-twist': 'thumb-twist',
+  thumbnail: 'thumbnail',
+};
+export const EXPOSURE_WORDS: Readonly<Record<Exposure, string>> = {
+  'indoor-still': 'indoors, still air',
+  'indoor-fans': 'indoors, fans',
+  outdoors: 'outdoors',
+};
 
 export const SUBSTRATE_WORDS: Readonly<Record<Substrate, string>> = {
-  'grey-iron': 'grey iron', 'ductile-iron': 'ductile iron', 'cast-steel': 'cast steel', 'steel-plate': 'steel plate', 'steel-sheet': 'steel sheet', galvanised: 'galvanised steel',
-  'aluminium-wrought': 'aluminium sheet', 'aluminium-cast': 'cast aluminium', magnesium: 'magnesium', 'zinc-diecast': 'zinc die-cast', 'copper-alloy': 'copper alloy',
-  stainless: 'stainless', 'glass-fibre': 'glass-fibre', 'timber-backed-steel': 'timber-backed steel',
+  'grey-iron': 'grey iron',
+  'ductile-iron': 'ductile iron',
+  'cast-steel': 'cast steel',
+  'steel-plate': 'steel plate',
+  'steel-sheet': 'steel sheet',
+  galvanised: 'galvanised steel',
+  'aluminium-wrought': 'aluminium sheet',
+  'aluminium-cast': 'cast aluminium',
+  magnesium: 'magnesium',
+  'zinc-diecast': 'zinc die-cast',
+  'copper-alloy': 'copper alloy',
+  stainless: 'stainless',
+  'glass-fibre': 'glass-fibre',
+  'timber-backed-steel': 'timber-backed steel',
 };
 
 export const BINDER_WORDS: Readonly<Record<Binder, string>> = {
-  'epoxy-2k': 'two-pack epoxy', 'urethane-2k': 'two-pack urethane', 'polyester-2k': 'polyester filler', 'zinc-epoxy-2k': 'zinc-rich epoxy', 'etch-2k': 'two-pack etch', 'etch-1k': 'one-pack etch',
-  'alkyd-1k': 'one-pack alkyd', 'cellulose-1k': 'cellulose', 'acrylic-1k': 'one-pack acrylic', 'silicone-heat': 'silicone heat finish', 'moisture-urethane': 'moisture-cured urethane', bitumen: 'bitumen', wax: 'cavity wax',
+  'epoxy-2k': 'two-pack epoxy',
+  'urethane-2k': 'two-pack urethane',
+  'polyester-2k': 'polyester filler',
+  'zinc-epoxy-2k': 'zinc-rich epoxy',
+  'etch-2k': 'two-pack etch',
+  'etch-1k': 'one-pack etch',
+  'alkyd-1k': 'one-pack alkyd',
+  'cellulose-1k': 'cellulose',
+  'acrylic-1k': 'one-pack acrylic',
+  'silicone-heat': 'silicone heat finish',
+  'moisture-urethane': 'moisture-cured urethane',
+  bitumen: 'bitumen',
+  wax: 'cavity wax',
 };
 
 export const FACT_WORDS: Readonly<Record<FactKind, string>> = {
-  stripped: 'Stripped', pretreated: 'Pretreated', degreased: 'Degreased', wiped: 'Wiped down', abraded: 'Abraded', 'cut-through': 'Cut through to metal', contaminated: 'Contaminated', wetted: 'Got wet',
-  coated: 'Coated', turned: 'Turned over', baked: 'Baked', tested: 'Tested', moved: 'Moved', 'surface-read': 'Surface read', 'gate-accepted': 'Gate accepted', noted: 'Noted', voided: 'Voided',
+  stripped: 'Stripped',
+  pretreated: 'Pretreated',
+  degreased: 'Degreased',
+  wiped: 'Wiped down',
+  abraded: 'Abraded',
+  'cut-through': 'Cut through to metal',
+  contaminated: 'Contaminated',
+  wetted: 'Got wet',
+  coated: 'Coated',
+  turned: 'Turned over',
+  baked: 'Baked',
+  tested: 'Tested',
+  moved: 'Moved',
+  'surface-read': 'Surface read',
+  'gate-accepted': 'Gate accepted',
+  noted: 'Noted',
+  voided: 'Voided',
 };
 
 /** Cautions shown where they bite; each defers to local codes and the maker's sheet. */
 export const CAUTION_WORDS: Readonly<Record<string, string>> = {
-  isocyanate: 'Isocyanate: spray only with an air-fed mask; brushed, ventilate and cover skin and eyes. Follow the maker’s sheet and local rules.',
+  isocyanate:
+    'Isocyanate: spray only with an air-fed mask; brushed, ventilate and cover skin and eyes. Follow the maker’s sheet and local rules.',
   epoxy: 'Epoxy sensitises skin: gloves, and no dry sanding of uncured film.',
   acid: 'Acid: goggles and gloves; rinse with clean water.',
   solvent: 'Solvent vapour: ventilate, no ignition, earth the container.',
@@ -63,6 +202,10 @@ export const CAUTION_WORDS: Readonly<Record<string, string>> = {
 };
 
 export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
-  'sheet-forbids': 'the sheet forbids this follower', 'not-a-listed-follower': 'the sheet lists its followers, and this is not one', 'one-pack-silent': 'a one-pack with a silent sheet: its recoat band is unknown, ask the maker',
-  'no-min-recoat': 'the sheet gives no recoat time', 'bare-limit': 'no bare-metal limit is known for this metal: ask', clock: 'the record or the sheet does not cover this temperature',
+  'sheet-forbids': 'the sheet forbids this follower',
+  'not-a-listed-follower': 'the sheet lists its followers, and this is not one',
+  'one-pack-silent': 'a one-pack with a silent sheet: its recoat band is unknown, ask the maker',
+  'no-min-recoat': 'the sheet gives no recoat time',
+  'bare-limit': 'no bare-metal limit is known for this metal: ask',
+  clock: 'the record or the sheet does not cover this temperature',
 };

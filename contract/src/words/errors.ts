@@ -6,9 +6,11 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'not-found': 'It may have been removed or renamed; go back and look again.',
   'version-conflict': 'Someone changed this meanwhile. Both versions are shown: keep one or join them.',
   'fact-conflict': 'This entry was already stored with other contents. Both are shown; record a correction.',
-  'superseded-already': 'Someone corrected this entry first. Both corrections are shown: correct the newer one if it is still wrong.',
+  'superseded-already':
+    'Someone corrected this entry first. Both corrections are shown: correct the newer one if it is still wrong.',
   'in-the-future': 'Give a time that has passed.',
-  'before-covered': 'A coat cannot be earlier than the coat it covers: correct its time, or correct the earlier coat first.',
+  'before-covered':
+    'A coat cannot be earlier than the coat it covers: correct its time, or correct the earlier coat first.',
   'no-product': 'Choose the product and its sheet first; without a sheet no window can be given.',
   'coat-refused': 'Wait for the window, prepare the surface as said, or record it with a reason.',
   'unknown-reference': 'Name a part, place, person or sheet of this workshop.',
@@ -17,6 +19,7 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'rate-limited': 'Send fewer, larger batches: up to 1 000 readings a time.',
   'too-large': 'Send it in smaller pieces, or import it as a file.',
   'database-away': 'The database does not answer. The entry waits here and is sent again by itself.',
-  'import-unreadable': 'Save the file as CSV (UTF-8) with a heading row: time, air, humidity, and surface if measured.',
+  'import-unreadable':
+    'Save the file as CSV (UTF-8) with a heading row: time, air, humidity, and surface if measured.',
   internal: 'This is our fault, not yours; nothing was stored. Try again, and keep what you typed.',
 };

@@ -203,7 +203,8 @@ export interface AirFigures {
 }
 
 export function airFiguresOf(now: Conditions): AirFigures {
-  if (now.airC === null || now.rhPct === null) return { wettingC: null, wettingKind: null, marginK: null, absoluteGM3: null };
+  if (now.airC === null || now.rhPct === null)
+    return { wettingC: null, wettingKind: null, marginK: null, absoluteGM3: null };
   const vapour = (now.rhPct / 100) * esOverWaterHpa(now.airC);
   const point = wettingPointOf(vapour);
   return {

@@ -56,7 +56,8 @@ export function dropStuckRuns(readings: readonly AirReading[]): AirReading[] {
     const first = readings[start]!;
     if (i < readings.length && isSame(first, readings[i]!)) continue;
     const run = readings.slice(start, i);
-    const isLong = run.length >= STUCK_MIN_SAMPLES && run[run.length - 1]!.atMs - first.atMs >= STUCK_AFTER_MS;
+    const isLong =
+      run.length >= STUCK_MIN_SAMPLES && run[run.length - 1]!.atMs - first.atMs >= STUCK_AFTER_MS;
     out.push(...(isLong && !first.byHand ? [first] : run));
     start = i;
   }

@@ -71,7 +71,10 @@ export function thinPoints<P extends Point>(points: readonly P[], joinMs = JOIN_
 }
 
 type Cone = [lowSlope: number, highSlope: number];
-const openCones = (): [Cone, Cone] => [[-Infinity, Infinity], [-Infinity, Infinity]];
+const openCones = (): [Cone, Cone] => [
+  [-Infinity, Infinity],
+  [-Infinity, Infinity],
+];
 
 function slopes(a: Point, p: Point): readonly [number, number] {
   const length = p.atMs - a.atMs;

@@ -111,7 +111,10 @@ describe('the headline and the next act of a part', () => {
   });
   it('no record of the air at all is unknown, never merely slow', () => {
     expect(state([coat(0)], 12, { track: [] }).headline).toBe('unknown');
-    expect(state([fact('stripped', 0, { method: 'blast' })], 1, { track: [] })).toMatchObject({ headline: 'unknown', isLossUnknown: true });
+    expect(state([fact('stripped', 0, { method: 'blast' })], 1, { track: [] })).toMatchObject({
+      headline: 'unknown',
+      isLossUnknown: true,
+    });
   });
   it('keyed after abrading a hard film; wipe first, then coat', () => {
     const track = [span(0, 2000, 20, 20, 'lag', 50)];

@@ -1,6 +1,11 @@
 import { HOUR_MS } from '../base/time.ts';
 import { rhAtSurfacePct } from '../air/humidity.ts';
-import { firstEndingAfter, sliceSurface, type SurfaceSource, type SurfaceStretch } from '../part/thermal/track.ts';
+import {
+  firstEndingAfter,
+  sliceSurface,
+  type SurfaceSource,
+  type SurfaceStretch,
+} from '../part/thermal/track.ts';
 import { isCasting, type Substrate } from '../part/substrate.ts';
 import { ASSUMED_SPREAD_K } from '../air/track.ts';
 import type { Lean } from './clock.ts';

@@ -1,6 +1,19 @@
 import {
-  DAY_MS, dropStuckRuns, fitLag, HOUR_MS, placeAirFromOutdoor, placeAirTrack, readingTrust, sliceAir, stretchesFrom,
-  type AirReading, type AirStretch, type LagFit, type OwnReading, type PlaceNow, type ReadingTrust,
+  DAY_MS,
+  dropStuckRuns,
+  fitLag,
+  HOUR_MS,
+  placeAirFromOutdoor,
+  placeAirTrack,
+  readingTrust,
+  sliceAir,
+  stretchesFrom,
+  type AirReading,
+  type AirStretch,
+  type LagFit,
+  type OwnReading,
+  type PlaceNow,
+  type ReadingTrust,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
@@ -24,19 +37,28 @@ export interface AirData {
   readonly forecastEndMs: number;
 }
 
-export async function loadAir(db: Db, workshopId: string, places: readonly PlaceInfo[], nowMs: number): Promise<AirData> {
+export async function loadAir(
+  db: Db,
+  workshopId: string,
+  places: readonly PlaceInfo[],
+  nowMs: number,
+): Promise<AirData> {
   const sinceMs = nowMs - KEEP_DAYS * DAY_MS;
   const read = async (p: PlaceInfo): Promise<[string, PlaceReadings]> => {
     const [thinned, recent] = await Promise.all([
-      thinnedReadings(db, workshopId, p.placeId, sinceMs), recentReadings(db, workshopId, p.placeId, nowMs - 3 * HOUR_MS),
+      thinnedReadings(db, workshopId, p.placeId, sinceMs),
+      recentReadings(db, workshopId, p.placeId, nowMs - 3 * HOUR_MS),
     ]);
     return [p.placeId, { thinned, recent }];
   };
   const [entries, contacts, forecast] = await Promise.all([
-    Promise.all(places.map(read)), contactReadings(db, workshopId, sinceMs), listForecast(db, workshopId, sinceMs),
+    Promise.all(places.map(read)),
+    contactReadings(db, workshopId, sinceMs),
+    listForecast(db, workshopId, sinceMs),
   ]);
   return {
-    places: new Map(entries), contacts,
+    places: new Map(entries),
+    contacts,
     outdoor: stretchesFrom(forecast, 'forecast', 3 * HOUR_MS),
     forecastEndMs: forecast[forecast.length - 1]?.atMs ?? nowMs,
   };
@@ -50,9 +72,20 @@ export interface PlaceAir {
 }
 
 /** Joins a place's readings, its share of the outdoor forecast and its median into one track without holes. */
-export function placeAir(place: PlaceInfo, readings: PlaceReadings, outdoor: readonly AirStretch[], fromMs: number, nowMs: number, toMs: number): PlaceAir {
+export function placeAir(
+  place: PlaceInfo,
+  readings: PlaceReadings,
+  outdoor: readonly AirStretch[],
+  fromMs: number,
+  nowMs: number,
+  toMs: number,
+): PlaceAir {
   const good = oneSeries(readings.thinned.filter((r) => r.atMs <= nowMs));
-  const now = speakingNow(readings.recent.filter((r) => r.atMs <= nowMs), good, nowMs);
+  const now = speakingNow(
+    readings.recent.filter((r) => r.atMs <= nowMs),
+    good,
+    nowMs,
+  );
   const fit = fitToOutdoor(good, outdoor, nowMs);
   const forecast = forecastOf(place, good, outdoor, fit, nowMs);
   return { fit, track: placeAirTrack({ readings: good, forecast, fromMs, nowMs, toMs }), now };
@@ -87,24 +120,52 @@ const TRUST_ORDER: readonly ReadingTrust[] = ['fresh', 'stale', 'stuck', 'none']
 
 /** The reading that speaks for the place now: the newest of the most trustworthy probes. */
 function speakingNow(recent: readonly AirReading[], good: readonly AirReading[], nowMs: number): PlaceNow {
-  const candidates = byProbe(recent.length > 0 ? recent : good.slice(-1)).map((own) => ({ trust: readingTrust(own, nowMs), newest: own[own.length - 1]! }));
-  candidates.sort((a, b) => TRUST_ORDER.indexOf(a.trust) - TRUST_ORDER.indexOf(b.trust) || b.newest.atMs - a.newest.atMs);
+  const candidates = byProbe(recent.length > 0 ? recent : good.slice(-1)).map((own) => ({
+    trust: readingTrust(own, nowMs),
+    newest: own[own.length - 1]!,
+  }));
+  candidates.sort(
+    (a, b) => TRUST_ORDER.indexOf(a.trust) - TRUST_ORDER.indexOf(b.trust) || b.newest.atMs - a.newest.atMs,
+  );
   const best = candidates[0];
-  return best ? { trust: best.trust, atMs: best.newest.atMs, airC: best.newest.airC, rhPct: best.newest.rhPct } : { trust: 'none', atMs: null, airC: null, rhPct: null };
+  return best
+    ? { trust: best.trust, atMs: best.newest.atMs, airC: best.newest.airC, rhPct: best.newest.rhPct }
+    : { trust: 'none', atMs: null, airC: null, rhPct: null };
 }
 
 /** How the place follows the outdoor air: lag and offset fitted on the last 14 days, one reading an hour. */
-function fitToOutdoor(readings: readonly AirReading[], outdoor: readonly AirStretch[], nowMs: number): LagFit | null {
+function fitToOutdoor(
+  readings: readonly AirReading[],
+  outdoor: readonly AirStretch[],
+  nowMs: number,
+): LagFit | null {
   const sinceMs = nowMs - FIT_DAYS * DAY_MS;
-  const hourly = readings.filter((r, i) => r.atMs >= sinceMs && i % 6 === 0).map((r) => ({ atMs: r.atMs, surfaceC: r.airC }));
-  return fitLag(outdoor.filter((s) => s.toMs > sinceMs && s.fromMs < nowMs), hourly);
+  const hourly = readings
+    .filter((r, i) => r.atMs >= sinceMs && i % 6 === 0)
+    .map((r) => ({ atMs: r.atMs, surfaceC: r.airC }));
+  return fitLag(
+    outdoor.filter((s) => s.toMs > sinceMs && s.fromMs < nowMs),
+    hourly,
+  );
 }
 
-function forecastOf(place: PlaceInfo, readings: readonly AirReading[], outdoor: readonly AirStretch[], fit: LagFit | null, nowMs: number): AirStretch[] {
+function forecastOf(
+  place: PlaceInfo,
+  readings: readonly AirReading[],
+  outdoor: readonly AirStretch[],
+  fit: LagFit | null,
+  nowMs: number,
+): AirStretch[] {
   const use = fit ?? { tauS: 3 * 3600, offsetK: 0 };
   const past = outdoor.filter((s) => s.toMs <= nowMs);
-  const ahead = outdoor.filter((s) => s.toMs > nowMs).map((s) => (s.fromMs < nowMs ? sliceAir(s, nowMs, s.toMs) : s));
+  const ahead = outdoor
+    .filter((s) => s.toMs > nowMs)
+    .map((s) => (s.fromMs < nowMs ? sliceAir(s, nowMs, s.toMs) : s));
   const newest = readings[readings.length - 1];
-  const startC = newest && nowMs - newest.atMs < 3 * HOUR_MS ? newest.airC : (ahead[0]?.fromC ?? 10) + use.offsetK;
-  return [...placeAirFromOutdoor(past, use, (past[0]?.fromC ?? 10) + use.offsetK, place.setpointC), ...placeAirFromOutdoor(ahead, use, startC, place.setpointC)];
+  const startC =
+    newest && nowMs - newest.atMs < 3 * HOUR_MS ? newest.airC : (ahead[0]?.fromC ?? 10) + use.offsetK;
+  return [
+    ...placeAirFromOutdoor(past, use, (past[0]?.fromC ?? 10) + use.offsetK, place.setpointC),
+    ...placeAirFromOutdoor(ahead, use, startC, place.setpointC),
+  ];
 }

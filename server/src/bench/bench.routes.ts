@@ -13,8 +13,14 @@ function orderable(state: PartState) {
 
 /** Parts in motion, lost first. */
 function benchOf(snapshot: Snapshot): BenchResponse {
-  const moving = [...snapshot.parts.values()].filter((p) => isInMotion(p.state.headline)).sort((a, b) => compareLoss(orderable(a.state), orderable(b.state)));
-  return { ...momentOf(snapshot), rows: moving.map((p) => cardOf(snapshot, p)), partCount: snapshot.parts.size };
+  const moving = [...snapshot.parts.values()]
+    .filter((p) => isInMotion(p.state.headline))
+    .sort((a, b) => compareLoss(orderable(a.state), orderable(b.state)));
+  return {
+    ...momentOf(snapshot),
+    rows: moving.map((p) => cardOf(snapshot, p)),
+    partCount: snapshot.parts.size,
+  };
 }
 
 /** Share of the route's film that is on, weighted by area: ten small brackets are not half a frame. */
@@ -38,7 +44,11 @@ function machinesOf(snapshot: Snapshot): MachinesResponse {
     const parts = [...snapshot.parts.values()].filter((p) => p.row.machineId === m.machineId);
     const assemblyIds = [...new Set(parts.map((p) => p.row.assemblyId))];
     return {
-      machineId: m.machineId, name: m.name, kind: m.kind, progressByArea: progressByArea(parts), areaM2: parts.reduce((sum, p) => sum + (p.row.areaM2 ?? 0), 0),
+      machineId: m.machineId,
+      name: m.name,
+      kind: m.kind,
+      progressByArea: progressByArea(parts),
+      areaM2: parts.reduce((sum, p) => sum + (p.row.areaM2 ?? 0), 0),
       assemblies: assemblyIds.map((assemblyId) => {
         const own = parts.filter((p) => p.row.assemblyId === assemblyId);
         return { assemblyId, name: own[0]!.row.assemblyName, parts: own.map((p) => cardOf(snapshot, p)) };

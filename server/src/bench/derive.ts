@@ -1,7 +1,30 @@
 import {
-  airAlong, CLEAR_SKY_DROP_K, DAY_MS, derivePart, FACES, fitLag, lagOf, ofKind, originMs, predictedAtTest, shopRate, standingFacts, surfaceTrack,
-  type AirStretch, type CalibrationPoint, type CoatState, type Fact, type Lag, type LagFit, type OwnReading, type PartState, type PlannedCoat, type ProductSheet, type Residence,
-  type Span, type SurfaceStretch,
+  airAlong,
+  CLEAR_SKY_DROP_K,
+  DAY_MS,
+  derivePart,
+  FACES,
+  fitLag,
+  lagOf,
+  ofKind,
+  originMs,
+  predictedAtTest,
+  shopRate,
+  standingFacts,
+  surfaceTrack,
+  type AirStretch,
+  type CalibrationPoint,
+  type CoatState,
+  type Fact,
+  type Lag,
+  type LagFit,
+  type OwnReading,
+  type PartState,
+  type PlannedCoat,
+  type ProductSheet,
+  type Residence,
+  type Span,
+  type SurfaceStretch,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
 import type { PartRow, RouteStepRow } from '../shop/shop.sql.ts';
@@ -78,7 +101,13 @@ export async function deriveShop(shop: ShopData, data: AirData, nowMs: number): 
 }
 
 /** The snapshot with some parts derived again from newer facts; the rest keeps its moment, seconds ago. */
-export function rederiveParts(before: Snapshot, shop: ShopData, data: AirData, partIds: ReadonlySet<string>, nowMs: number): Snapshot {
+export function rederiveParts(
+  before: Snapshot,
+  shop: ShopData,
+  data: AirData,
+  partIds: ReadonlySet<string>,
+  nowMs: number,
+): Snapshot {
   const frame = frameOf(shop, data, nowMs);
   const parts = new Map(before.parts);
   for (const row of shop.parts) {
@@ -93,7 +122,13 @@ function snapshotOf(frame: Frame, speeds: Snapshot['speeds'], parts: Snapshot['p
 }
 
 /** One part at another instant: how a late or corrected coat is judged by what held then. */
-export function derivePartAt(shop: ShopData, data: AirData, partId: string, nowMs: number, speeds: Snapshot['speeds']): DerivedPart | null {
+export function derivePartAt(
+  shop: ShopData,
+  data: AirData,
+  partId: string,
+  nowMs: number,
+  speeds: Snapshot['speeds'],
+): DerivedPart | null {
   const row = shop.parts.find((p) => p.partId === partId);
   if (!row) return null;
   const frame = frameOf(shop, data, nowMs);
@@ -101,11 +136,19 @@ export function derivePartAt(shop: ShopData, data: AirData, partId: string, nowM
 }
 
 function frameOf(shop: ShopData, data: AirData, nowMs: number): Frame {
-  const oldestMs = Math.min(nowMs - 2 * DAY_MS, ...[...shop.facts.values()].flatMap((list) => list.map((f) => f.happenedAtMs)));
+  const oldestMs = Math.min(
+    nowMs - 2 * DAY_MS,
+    ...[...shop.facts.values()].flatMap((list) => list.map((f) => f.happenedAtMs)),
+  );
   const fromMs = Math.max(oldestMs, nowMs - 400 * DAY_MS) - DAY_MS;
   const horizonMs = nowMs + HORIZON_DAYS * DAY_MS;
   const none = { thinned: [], recent: [] };
-  const air = new Map(shop.places.map((p) => [p.placeId, placeAir(p, data.places.get(p.placeId) ?? none, data.outdoor, fromMs, nowMs, horizonMs)]));
+  const air = new Map(
+    shop.places.map((p) => [
+      p.placeId,
+      placeAir(p, data.places.get(p.placeId) ?? none, data.outdoor, fromMs, nowMs, horizonMs),
+    ]),
+  );
   const nights = nightsBetween(shop.workshop.zone, nowMs - KEEP_DAYS * DAY_MS, nowMs + 5 * DAY_MS);
   return { shop, data, nowMs, fromMs, horizonMs, air, nights, sessions: sessionsAhead(shop, nowMs) };
 }
@@ -137,11 +180,26 @@ function readyPart(frame: Frame, row: PartRow): ReadyPart {
   const lagFit = own.length >= 12 ? fitLag(measuredSince(air, own[0]!.atMs, nowMs), own) : null;
   const isOutdoors = place?.exposure === 'outdoors';
   const track = surfaceTrack({
-    air, own, fromMs, toMs: frame.horizonMs, tauS: lagFit?.tauS ?? lag?.tauS ?? null,
+    air,
+    own,
+    fromMs,
+    toMs: frame.horizonMs,
+    tauS: lagFit?.tauS ?? lag?.tauS ?? null,
     ...(isOutdoors ? { openSky: { nights: frame.nights, dropK: CLEAR_SKY_DROP_K } } : {}),
   });
   const steps = shop.steps.get(row.partId) ?? [];
-  return { row, facts, standing, steps, planned: plannedCoats(steps, shop.sheets), track, own, lag, lagFit, place };
+  return {
+    row,
+    facts,
+    standing,
+    steps,
+    planned: plannedCoats(steps, shop.sheets),
+    track,
+    own,
+    lag,
+    lagFit,
+    place,
+  };
 }
 
 function unwrap<T>(r: { ok: true; value: T } | { ok: false }): T | null {
@@ -155,7 +213,8 @@ function measuredSince(air: readonly AirStretch[], fromMs: number, toMs: number)
 /** Clocks need the track from the last time the part was taken back to metal, or its first coat. */
 function neededFrom(standing: readonly Fact[], nowMs: number): number {
   const strips = ofKind(standing, 'stripped');
-  const last = strips[strips.length - 1] ?? standing.find((f) => f.kind === 'coated' || f.kind === 'pretreated');
+  const last =
+    strips[strips.length - 1] ?? standing.find((f) => f.kind === 'coated' || f.kind === 'pretreated');
   return Math.min(nowMs - DAY_MS, last ? originMs(last) : nowMs);
 }
 
@@ -170,17 +229,29 @@ export function staysOf(standing: readonly Fact[], fromMs: number, toMs: number,
 }
 
 function ownReadings(frame: Frame, partId: string, standing: readonly Fact[]): OwnReading[] {
-  const typed = ofKind(standing, 'surface-read').map((f) => ({ atMs: f.happenedAtMs, surfaceC: f.body.surfaceC }));
+  const typed = ofKind(standing, 'surface-read').map((f) => ({
+    atMs: f.happenedAtMs,
+    surfaceC: f.body.surfaceC,
+  }));
   const probed = frame.data.contacts.get(partId) ?? [];
   return [...typed, ...probed].filter((r) => r.atMs <= frame.nowMs).sort((a, b) => a.atMs - b.atMs);
 }
 
 /** The route's coats one by one. */
-export function plannedCoats(steps: readonly RouteStepRow[], sheets: ReadonlyMap<string, ProductSheet>): PlannedCoat[] {
+export function plannedCoats(
+  steps: readonly RouteStepRow[],
+  sheets: ReadonlyMap<string, ProductSheet>,
+): PlannedCoat[] {
   return steps.flatMap((step) => {
     const sheet = step.sheetId === null ? undefined : sheets.get(step.sheetId);
     if (!sheet) return [];
-    return Array.from({ length: step.coats }, (_, i) => ({ stepId: step.stepId, sheet, dftUm: step.dftUm ?? sheet.dftUm, coatNo: i + 1, ofCoats: step.coats }));
+    return Array.from({ length: step.coats }, (_, i) => ({
+      stepId: step.stepId,
+      sheet,
+      dftUm: step.dftUm ?? sheet.dftUm,
+      coatNo: i + 1,
+      ofCoats: step.coats,
+    }));
   });
 }
 
@@ -189,12 +260,24 @@ function finish(frame: Frame, r: ReadyPart, speeds: Snapshot['speeds']): Derived
   const placeNow = r.place ? frame.air.get(r.place.placeId)?.now : undefined;
   const state = derivePart(
     {
-      partId: r.row.partId, substrate: r.row.substrate, areaM2: r.row.areaM2, faces: FACES.slice(0, r.row.faceCount), isOutdoors: r.place?.exposure === 'outdoors',
-      facts: r.facts, planned: r.planned, track: r.track, own: r.own, place: placeNow ?? { trust: 'none', atMs: null, airC: null, rhPct: null },
+      partId: r.row.partId,
+      substrate: r.row.substrate,
+      areaM2: r.row.areaM2,
+      faces: FACES.slice(0, r.row.faceCount),
+      isOutdoors: r.place?.exposure === 'outdoors',
+      facts: r.facts,
+      planned: r.planned,
+      track: r.track,
+      own: r.own,
+      place: placeNow ?? { trust: 'none', atMs: null, airC: null, rhPct: null },
     },
     {
-      nowMs, horizonMs: frame.horizonMs, forecastEndMs: Math.max(nowMs, frame.data.forecastEndMs), sessions: frame.sessions,
-      sheetOf: (id) => shop.sheets.get(id) ?? null, speedOf: (productId) => speeds.get(productId)?.speedBy ?? 1,
+      nowMs,
+      horizonMs: frame.horizonMs,
+      forecastEndMs: Math.max(nowMs, frame.data.forecastEndMs),
+      sessions: frame.sessions,
+      sheetOf: (id) => shop.sheets.get(id) ?? null,
+      speedOf: (productId) => speeds.get(productId)?.speedBy ?? 1,
     },
   );
   return { ...r, state, placeId: r.place?.placeId ?? null };
@@ -207,10 +290,13 @@ function shopSpeeds(frame: Frame, ready: readonly ReadyPart[]): Map<string, { sp
     if (!r.standing.some((f) => f.kind === 'tested')) continue;
     const plain = finish(frame, r, new Map());
     for (const face of plain.state.faces) {
-      for (const test of ofKind(r.standing, 'tested').filter((t) => t.face === null || t.face === face.face)) {
+      for (const test of ofKind(r.standing, 'tested').filter(
+        (t) => t.face === null || t.face === face.face,
+      )) {
         const coat = coatUnder(face.coats, test.happenedAtMs);
         const p = coat && predictedAtTest(coat, test, r.track);
-        if (coat && p !== null && p !== undefined) points.push({ productId: coat.sheet.productId, predictedProgress: p, reached: test.body.reached });
+        if (coat && p !== null && p !== undefined)
+          points.push({ productId: coat.sheet.productId, predictedProgress: p, reached: test.body.reached });
       }
     }
   }

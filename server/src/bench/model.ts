@@ -21,7 +21,8 @@ export interface Model {
   invalidate(message: LiveMessage): void;
 }
 
-type Need = { readonly kind: 'all' } | { readonly kind: 'parts'; readonly partIds: ReadonlySet<string> } | null;
+type Need =
+  { readonly kind: 'all' } | { readonly kind: 'parts'; readonly partIds: ReadonlySet<string> } | null;
 
 /**
  * Caches that can be dropped at any time: facts and readings in the database are the truth. Own writes are seen at once
@@ -66,7 +67,8 @@ export function createModel(db: Database, nowMs: () => number): Model {
     try {
       const data = await shopNow();
       if (!data) current = null;
-      else if (doing?.kind === 'parts' && current) current = rederiveParts(current, data, await airNow(data), doing.partIds, nowMs());
+      else if (doing?.kind === 'parts' && current)
+        current = rederiveParts(current, data, await airNow(data), doing.partIds, nowMs());
       else current = await deriveShop(data, await airNow(data), nowMs());
     } catch (error) {
       need = doing;
@@ -77,7 +79,10 @@ export function createModel(db: Database, nowMs: () => number): Model {
     working ??= work().finally(() => (working = null));
     return working;
   };
-  const due = (): boolean => current === null || nowMs() - current.nowMs > RENEW_MS || (airIsStale && nowMs() - (air?.atMs ?? 0) > AIR_MS);
+  const due = (): boolean =>
+    current === null ||
+    nowMs() - current.nowMs > RENEW_MS ||
+    (airIsStale && nowMs() - (air?.atMs ?? 0) > AIR_MS);
 
   return {
     shop: shopNow,
@@ -110,7 +115,8 @@ export function createModel(db: Database, nowMs: () => number): Model {
       if (message.topic === 'import') return;
       shop = null;
       if (message.topic !== 'facts' || !message.partIds) need = { kind: 'all' };
-      else if (need?.kind !== 'all') need = { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...message.partIds]) };
+      else if (need?.kind !== 'all')
+        need = { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...message.partIds]) };
     },
   };
 }

@@ -11,7 +11,10 @@ export function nightsBetween(zone: string, fromMs: number, toMs: number): Span[
   const out: Span[] = [];
   let day = DateTime.fromMillis(fromMs, { zone }).startOf('day').minus({ days: 1 });
   for (; day.toMillis() < toMs; day = day.plus({ days: 1 })) {
-    const span = { fromMs: day.set({ hour: NIGHT_FROM_H }).toMillis(), toMs: day.plus({ days: 1 }).set({ hour: NIGHT_TO_H }).toMillis() };
+    const span = {
+      fromMs: day.set({ hour: NIGHT_FROM_H }).toMillis(),
+      toMs: day.plus({ days: 1 }).set({ hour: NIGHT_TO_H }).toMillis(),
+    };
     if (span.toMs > fromMs && span.fromMs < toMs) out.push(span);
   }
   return out;
@@ -23,14 +26,22 @@ function atLocal(day: DateTime, time: string): number {
 }
 
 /** When people are there over the coming weeks: the weekly pattern with its exceptions. */
-export function sessionsAhead(shop: Pick<ShopData, 'attendance' | 'workshop'>, nowMs: number, days = 21): Span[] {
+export function sessionsAhead(
+  shop: Pick<ShopData, 'attendance' | 'workshop'>,
+  nowMs: number,
+  days = 21,
+): Span[] {
   const { weekly, exceptions } = shop.attendance;
   const out: Span[] = [];
   const first = DateTime.fromMillis(nowMs - DAY_MS, { zone: shop.workshop.zone }).startOf('day');
   for (let i = 0; i < days; i++) {
     const day = first.plus({ days: i });
     const exception = exceptions.find((e) => e.day === day.toISODate());
-    const times = exception ? (exception.from !== null && exception.to !== null ? [{ from: exception.from, to: exception.to }] : []) : weekly.filter((w) => w.weekday === day.weekday);
+    const times = exception
+      ? exception.from !== null && exception.to !== null
+        ? [{ from: exception.from, to: exception.to }]
+        : []
+      : weekly.filter((w) => w.weekday === day.weekday);
     for (const t of times) out.push({ fromMs: atLocal(day, t.from), toMs: atLocal(day, t.to) });
   }
   return mergeSpans(out.filter((s) => s.toMs > nowMs));

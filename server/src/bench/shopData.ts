@@ -2,14 +2,32 @@ import type { Fact, ProductSheet } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import {
-  findWorkshop, listAttendance, listFacts, listMachines, listParts, listPeople, listPlaces, listProbes, listRouteSteps, listSheets,
-  type AttendanceExceptionRow, type AttendanceRow, type MachineRow, type PartRow, type Probe, type RouteStepRow, type Workshop,
+  findWorkshop,
+  listAttendance,
+  listFacts,
+  listMachines,
+  listParts,
+  listPeople,
+  listPlaces,
+  listProbes,
+  listRouteSteps,
+  listSheets,
+  type AttendanceExceptionRow,
+  type AttendanceRow,
+  type MachineRow,
+  type PartRow,
+  type Probe,
+  type RouteStepRow,
+  type Workshop,
 } from '../shop/shop.sql.ts';
 
 /** Everything of a workshop but its time series, as stored. */
 export interface ShopData {
   readonly workshop: Workshop;
-  readonly attendance: { readonly weekly: readonly AttendanceRow[]; readonly exceptions: readonly AttendanceExceptionRow[] };
+  readonly attendance: {
+    readonly weekly: readonly AttendanceRow[];
+    readonly exceptions: readonly AttendanceExceptionRow[];
+  };
   readonly people: readonly { readonly personId: string; readonly name: string }[];
   readonly places: readonly PlaceInfo[];
   readonly probes: readonly Probe[];
@@ -26,10 +44,24 @@ export async function loadShop(db: Db): Promise<ShopData | null> {
   if (!workshop) return null;
   const id = workshop.workshopId;
   const [attendance, people, places, probes, sheets, machines, parts, steps, facts] = await Promise.all([
-    listAttendance(db, id), listPeople(db, id), listPlaces(db, id), listProbes(db, id), listSheets(db, id), listMachines(db, id), listParts(db, id), listRouteSteps(db, id), listFacts(db, id),
+    listAttendance(db, id),
+    listPeople(db, id),
+    listPlaces(db, id),
+    listProbes(db, id),
+    listSheets(db, id),
+    listMachines(db, id),
+    listParts(db, id),
+    listRouteSteps(db, id),
+    listFacts(db, id),
   ]);
   return {
-    workshop, attendance, people, places, probes, machines, parts,
+    workshop,
+    attendance,
+    people,
+    places,
+    probes,
+    machines,
+    parts,
     sheets: new Map(sheets.map((s) => [s.sheetId, s])),
     steps: groupBy(steps, (s) => s.partId),
     facts: groupBy(facts, (f) => f.partId),

@@ -2,7 +2,10 @@ import pg from 'pg';
 
 /** What a query needs: the pool, or a client inside a transaction. */
 export interface Db {
-  query<R extends object>(text: string, values?: readonly unknown[]): Promise<{ rows: R[]; rowCount: number | null }>;
+  query<R extends object>(
+    text: string,
+    values?: readonly unknown[],
+  ): Promise<{ rows: R[]; rowCount: number | null }>;
 }
 
 export interface Database extends Db {
@@ -14,7 +17,12 @@ export interface Database extends Db {
 
 /** Connects lazily; a database that is away fails the query, not the process. */
 export function openDatabase(url: string): Database {
-  const pool = new pg.Pool({ connectionString: url, max: 8, connectionTimeoutMillis: 4000, idleTimeoutMillis: 30_000 });
+  const pool = new pg.Pool({
+    connectionString: url,
+    max: 8,
+    connectionTimeoutMillis: 4000,
+    idleTimeoutMillis: 30_000,
+  });
   // An idle client that loses its server emits here; the next query opens a new one.
   pool.on('error', () => undefined);
   const on = (client: pg.Pool | pg.PoolClient): Db => ({
@@ -56,7 +64,9 @@ export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false;
   const code = 'code' in error ? String(error.code) : '';
   if (/^(ECONNREFUSED|ECONNRESET|EPIPE|ENOENT|ETIMEDOUT|57P0[123]|08\w{3}|53300)$/.test(code)) return true;
-  return /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|server closed the connection/i.test(error.message);
+  return /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|server closed the connection/i.test(
+    error.message,
+  );
 }
 
 /** PostgreSQL's SQLSTATE, or an empty string. */

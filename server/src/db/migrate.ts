@@ -10,7 +10,9 @@ export interface Migration {
 
 /** Numbered plain SQL files, in order; a gap in the numbers is refused. */
 export function readMigrations(folder: string): Migration[] {
-  const files = readdirSync(folder).filter((f) => /^\d{4}_.+\.sql$/.test(f)).sort();
+  const files = readdirSync(folder)
+    .filter((f) => /^\d{4}_.+\.sql$/.test(f))
+    .sort();
   return files.map((name, i) => {
     const version = Number(name.slice(0, 4));
     if (version !== i + 1) throw new Error(`migration ${name}: expected number ${i + 1}`);
@@ -20,14 +22,23 @@ export function readMigrations(folder: string): Migration[] {
 
 /** Brings the database to the newest version, each migration in its own transaction; refuses a newer database. */
 export async function migrate(db: Database, migrations: readonly Migration[]): Promise<number> {
-  await db.query('create table if not exists migration (version int primary key, name text not null, applied_at timestamptz not null default now())');
-  const { rows } = await db.query<{ version: number }>('select coalesce(max(version), 0) as version from migration');
+  await db.query(
+    'create table if not exists migration (version int primary key, name text not null, applied_at timestamptz not null default now())',
+  );
+  const { rows } = await db.query<{ version: number }>(
+    'select coalesce(max(version), 0) as version from migration',
+  );
   const at = rows[0]?.version ?? 0;
-  if (at > migrations.length) throw new Error(`this database is at version ${at}, newer than this program's ${migrations.length}: use a newer Calvetta`);
+  if (at > migrations.length)
+    throw new Error(
+      `this database is at version ${at}, newer than this program's ${migrations.length}: use a newer Calvetta`,
+    );
   for (const m of migrations.slice(at)) {
     await db.transaction(async (tx) => {
       await tx.query('select pg_advisory_xact_lock(727401)');
-      const again = await tx.query<{ version: number }>('select version from migration where version = $1', [m.version]);
+      const again = await tx.query<{ version: number }>('select version from migration where version = $1', [
+        m.version,
+      ]);
       if (again.rows.length > 0) return;
       await tx.query(m.sql);
       await tx.query('insert into migration (version, name) values ($1, $2)', [m.version, m.name]);

@@ -19,7 +19,11 @@ export interface StoredFact {
 }
 
 /** Stores facts in one transaction, each once; announces what changed. */
-export async function recordFacts(deps: Deps, workshopId: string, facts: readonly FactInput[]): Promise<StoredFact[]> {
+export async function recordFacts(
+  deps: Deps,
+  workshopId: string,
+  facts: readonly FactInput[],
+): Promise<StoredFact[]> {
   for (const f of facts) checkShape(f, deps.nowMs());
   for (const f of facts) if (f.kind === 'coated' && f.supersedes === null) await judgeCoat(deps, f);
   const partIds = [...new Set(facts.map((f) => f.partId))];
@@ -39,17 +43,24 @@ export function checkShape(f: FactInput, nowMs: number): void {
   const r = schema.validate(f.body, { abortEarly: false, convert: false });
   if (r.error) {
     const problems = problemsOf(r.error).map((p) => ({ ...p, field: `body.${p.field}` }));
-    if (f.kind === 'coated' && problems.some((p) => p.field === 'body.sheetId')) throw new AppError('no-product', { problems });
+    if (f.kind === 'coated' && problems.some((p) => p.field === 'body.sheetId'))
+      throw new AppError('no-product', { problems });
     throw invalidInput(problems);
   }
   for (const field of ['happenedAt', 'endedAt'] as const) {
     const at = f[field];
-    if (at !== null && Date.parse(at) > nowMs + CLOCK_SLACK_MS) throw new AppError('in-the-future', { field, got: at, now: new Date(nowMs).toISOString() });
+    if (at !== null && Date.parse(at) > nowMs + CLOCK_SLACK_MS)
+      throw new AppError('in-the-future', { field, got: at, now: new Date(nowMs).toISOString() });
   }
   if (f.endedAt !== null && Date.parse(f.endedAt) < Date.parse(f.happenedAt)) {
-    throw invalidInput([{ field: 'endedAt', code: 'before-start', got: f.endedAt, accepts: `not before ${f.happenedAt}` }]);
+    throw invalidInput([
+      { field: 'endedAt', code: 'before-start', got: f.endedAt, accepts: `not before ${f.happenedAt}` },
+    ]);
   }
-  if (f.kind === 'voided' && f.supersedes === null) throw invalidInput([{ field: 'supersedes', code: 'any.required', got: null, accepts: 'the entry to void' }]);
+  if (f.kind === 'voided' && f.supersedes === null)
+    throw invalidInput([
+      { field: 'supersedes', code: 'any.required', got: null, accepts: 'the entry to void' },
+    ]);
 }
 
 async function recordOne(tx: Db, workshopId: string, f: FactInput, recordedAt: Date): Promise<StoredFact> {
@@ -61,7 +72,8 @@ async function recordOne(tx: Db, workshopId: string, f: FactInput, recordedAt: D
   if (f.supersedes !== null) await checkCorrection(tx, workshopId, f);
   try {
     await tx.query('savepoint one_fact');
-    if (!(await insertFact(tx, workshopId, f, recordedAt))) return sameOrConflict((await findFact(tx, workshopId, f.factId))!, f);
+    if (!(await insertFact(tx, workshopId, f, recordedAt)))
+      return sameOrConflict((await findFact(tx, workshopId, f.factId))!, f);
   } catch (error) {
     // Two tabs corrected the same entry at once: the unique constraint picks the winner, the loser sees both.
     if (sqlState(error) !== '23505') throw error;
@@ -72,8 +84,14 @@ async function recordOne(tx: Db, workshopId: string, f: FactInput, recordedAt: D
 }
 
 function sameOrConflict(stored: Fact, f: FactInput): StoredFact {
-  const same = stored.kind === f.kind && stored.partId === f.partId && stored.face === f.face && stored.happenedAtMs === Date.parse(f.happenedAt)
-    && stored.endedAtMs === (f.endedAt === null ? null : Date.parse(f.endedAt)) && stored.supersedes === f.supersedes && isDeepStrictEqual(stored.body, f.body);
+  const same =
+    stored.kind === f.kind &&
+    stored.partId === f.partId &&
+    stored.face === f.face &&
+    stored.happenedAtMs === Date.parse(f.happenedAt) &&
+    stored.endedAtMs === (f.endedAt === null ? null : Date.parse(f.endedAt)) &&
+    stored.supersedes === f.supersedes &&
+    isDeepStrictEqual(stored.body, f.body);
   if (!same) throw new AppError('fact-conflict', { stored, sent: f });
   return { fact: stored, isNew: false };
 }
@@ -82,7 +100,9 @@ async function checkCorrection(tx: Db, workshopId: string, f: FactInput): Promis
   const original = await findFact(tx, workshopId, f.supersedes!);
   if (original?.partId !== f.partId) throw new AppError('unknown-reference', { fields: ['supersedes'] });
   if (f.kind !== 'voided' && f.kind !== original.kind) {
-    throw invalidInput([{ field: 'kind', code: 'any.only', got: f.kind, accepts: `${original.kind} or voided` }]);
+    throw invalidInput([
+      { field: 'kind', code: 'any.only', got: f.kind, accepts: `${original.kind} or voided` },
+    ]);
   }
   if (await findSuperseding(tx, workshopId, f.supersedes!)) throw await lostRace(tx, workshopId, f);
   const over = original.kind === 'coated' ? await findCoatsOver(tx, workshopId, original.factId) : [];
@@ -90,7 +110,10 @@ async function checkCorrection(tx: Db, workshopId: string, f: FactInput): Promis
 }
 
 async function lostRace(tx: Db, workshopId: string, f: FactInput): Promise<AppError> {
-  return new AppError('superseded-already', { stored: await findSuperseding(tx, workshopId, f.supersedes!), sent: f });
+  return new AppError('superseded-already', {
+    stored: await findSuperseding(tx, workshopId, f.supersedes!),
+    sent: f,
+  });
 }
 
 /** A coat says which coat it covers, and cannot be earlier. */
@@ -98,8 +121,14 @@ async function checkOrder(tx: Db, workshopId: string, f: FactInput): Promise<voi
   const over = f.body['over'];
   if (f.kind !== 'coated' || typeof over !== 'string') return;
   const covered = await findFact(tx, workshopId, over);
-  if (!covered || covered.partId !== f.partId) throw new AppError('unknown-reference', { fields: ['body.over'] });
-  if (Date.parse(f.happenedAt) < originMs(covered)) throw new AppError('before-covered', { field: 'happenedAt', got: f.happenedAt, covered: new Date(originMs(covered)).toISOString() });
+  if (!covered || covered.partId !== f.partId)
+    throw new AppError('unknown-reference', { fields: ['body.over'] });
+  if (Date.parse(f.happenedAt) < originMs(covered))
+    throw new AppError('before-covered', {
+      field: 'happenedAt',
+      got: f.happenedAt,
+      covered: new Date(originMs(covered)).toISOString(),
+    });
 }
 
 /** Refuses a coat that the clocks forbid unless a reason goes into the ledger with it. Unknown asks for a reason too. */
@@ -115,8 +144,10 @@ async function judgeCoat(deps: Deps, f: FactInput): Promise<void> {
     const why = refusal(face, sheet.productId);
     const top = face.coats[face.coats.length - 1];
     const rule = top ? windowRule(top.sheet, sheet) : null;
-    if (rule?.kind === 'forbidden') throw new AppError('coat-refused', { face: face.face, why: rule.reason, act: face.act });
-    if (why) throw new AppError('coat-refused', { face: face.face, why, headline: face.headline, act: face.act });
+    if (rule?.kind === 'forbidden')
+      throw new AppError('coat-refused', { face: face.face, why: rule.reason, act: face.act });
+    if (why)
+      throw new AppError('coat-refused', { face: face.face, why, headline: face.headline, act: face.act });
   }
 }
 

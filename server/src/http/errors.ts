@@ -5,9 +5,23 @@ import { ERROR_REMEDIES } from '@calvetta/contract/words';
 import { isDatabaseAway } from '../db/db.ts';
 
 const STATUS: Readonly<Record<ErrorCode, number>> = {
-  'invalid-input': 400, 'not-found': 404, 'version-conflict': 409, 'fact-conflict': 409, 'superseded-already': 409, 'in-the-future': 422, 'before-covered': 422,
-  'no-product': 422, 'coat-refused': 422, 'unknown-reference': 422, 'contradicts-later': 422, 'bad-token': 401, 'rate-limited': 429, 'too-large': 413,
-  'database-away': 503, 'import-unreadable': 422, internal: 500,
+  'invalid-input': 400,
+  'not-found': 404,
+  'version-conflict': 409,
+  'fact-conflict': 409,
+  'superseded-already': 409,
+  'in-the-future': 422,
+  'before-covered': 422,
+  'no-product': 422,
+  'coat-refused': 422,
+  'unknown-reference': 422,
+  'contradicts-later': 422,
+  'bad-token': 401,
+  'rate-limited': 429,
+  'too-large': 413,
+  'database-away': 503,
+  'import-unreadable': 422,
+  internal: 500,
 };
 
 /** A refusal with a code from the one catalogue. */
@@ -36,7 +50,9 @@ export function errorBody(error: unknown): ErrorBody {
   const type = error instanceof Error && 'type' in error ? String(error.type) : '';
   if (type === 'entity.too.large') return bodyOf('too-large');
   if (type.startsWith('entity.') || type === 'encoding.unsupported' || type === 'charset.unsupported') {
-    return bodyOf('invalid-input', { problems: [{ field: '', code: 'json', got: null, accepts: 'a JSON body' }] });
+    return bodyOf('invalid-input', {
+      problems: [{ field: '', code: 'json', got: null, accepts: 'a JSON body' }],
+    });
   }
   return bodyOf('internal');
 }

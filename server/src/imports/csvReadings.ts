@@ -6,7 +6,14 @@ import { READING_RANGE } from '@calvetta/contract/schemas';
 
 /** A reading read from a line, or what is wrong with that line. */
 export type CsvRow =
-  | { readonly ok: true; readonly line: number; readonly atMs: number; readonly airC: number; readonly rhPct: number; readonly surfaceC: number | null }
+  | {
+      readonly ok: true;
+      readonly line: number;
+      readonly atMs: number;
+      readonly airC: number;
+      readonly rhPct: number;
+      readonly surfaceC: number | null;
+    }
   | { readonly ok: false; readonly problem: ImportProblem };
 
 /** Which column holds what, and in which unit its bare numbers are. */
@@ -36,13 +43,33 @@ export function columnsOf(headings: readonly string[]): Columns | null {
   const air = headings.findIndex((h, i) => i !== surface && /^(air|temp)/i.test(h.trim()));
   const rh = find(/^(rh|humid|relative)/i);
   if (time < 0 || air < 0 || rh < 0) return null;
-  return { time, air, rh, surface: surface < 0 ? null : surface, airUnit: unitOf(headings[air]!), surfaceUnit: surface < 0 ? 'C' : unitOf(headings[surface]!) };
+  return {
+    time,
+    air,
+    rh,
+    surface: surface < 0 ? null : surface,
+    airUnit: unitOf(headings[air]!),
+    surfaceUnit: surface < 0 ? 'C' : unitOf(headings[surface]!),
+  };
 }
 
-const LOCAL_FORMATS = ['yyyy-MM-dd HH:mm:ss', 'yyyy-MM-dd HH:mm', "yyyy-MM-dd'T'HH:mm:ss", "yyyy-MM-dd'T'HH:mm", 'dd.MM.yyyy HH:mm:ss', 'dd.MM.yyyy HH:mm'];
+const LOCAL_FORMATS = [
+  'yyyy-MM-dd HH:mm:ss',
+  'yyyy-MM-dd HH:mm',
+  "yyyy-MM-dd'T'HH:mm:ss",
+  "yyyy-MM-dd'T'HH:mm",
+  'dd.MM.yyyy HH:mm:ss',
+  'dd.MM.yyyy HH:mm',
+];
 const ACCEPTS_TIME = '2026-03-05 18:40, 05.03.2026 18:40, or with its offset 2026-03-05T18:40:00+01:00';
 
-export type ReadTime = { readonly ok: true; readonly atMs: number } | { readonly ok: false; readonly code: 'not-a-time' | 'no-such-local-time' | 'which-hour'; readonly accepts: string };
+export type ReadTime =
+  | { readonly ok: true; readonly atMs: number }
+  | {
+      readonly ok: false;
+      readonly code: 'not-a-time' | 'no-such-local-time' | 'which-hour';
+      readonly accepts: string;
+    };
 
 /**
  * A time as written. With an offset it is exact; without, it is local to the workshop. The hour that repeats when
@@ -52,22 +79,41 @@ export function readTime(text: string, zone: string, previousMs: number | null):
   const t = text.trim();
   if (/(Z|[+-]\d\d:?\d\d)$/.test(t)) {
     const exact = DateTime.fromISO(t.replace(' ', 'T'), { setZone: true });
-    return exact.isValid ? { ok: true, atMs: exact.toMillis() } : { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME };
+    return exact.isValid
+      ? { ok: true, atMs: exact.toMillis() }
+      : { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME };
   }
   for (const format of LOCAL_FORMATS) {
     const local = DateTime.fromFormat(t, format, { zone });
     if (!local.isValid) continue;
-    if (local.toFormat(format) !== t) return { ok: false, code: 'no-such-local-time', accepts: 'a time that existed: the clocks went forward over this one' };
-    const options = local.getPossibleOffsets().map((d) => d.toMillis()).sort((a, b) => a - b);
+    if (local.toFormat(format) !== t)
+      return {
+        ok: false,
+        code: 'no-such-local-time',
+        accepts: 'a time that existed: the clocks went forward over this one',
+      };
+    const options = local
+      .getPossibleOffsets()
+      .map((d) => d.toMillis())
+      .sort((a, b) => a - b);
     if (options.length < 2) return { ok: true, atMs: local.toMillis() };
-    if (previousMs === null) return { ok: false, code: 'which-hour', accepts: 'the offset with it (this hour came twice), such as 2026-10-25T02:30:00+02:00' };
+    if (previousMs === null)
+      return {
+        ok: false,
+        code: 'which-hour',
+        accepts: 'the offset with it (this hour came twice), such as 2026-10-25T02:30:00+02:00',
+      };
     return { ok: true, atMs: options.find((o) => o > previousMs) ?? options[options.length - 1]! };
   }
   return { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME };
 }
 
 const field = (name: keyof typeof READING_RANGE, unit: 'C' | 'F' | '%'): QuantityField => ({
-  field: name, dimension: unit === '%' ? 'percent' : 'temperature', bareUnit: unit, min: READING_RANGE[name][0], max: READING_RANGE[name][1],
+  field: name,
+  dimension: unit === '%' ? 'percent' : 'temperature',
+  bareUnit: unit,
+  min: READING_RANGE[name][0],
+  max: READING_RANGE[name][1],
 });
 
 function readNumber(text: string, f: QuantityField): { value: number } | { code: string; accepts: string } {
@@ -75,29 +121,66 @@ function readNumber(text: string, f: QuantityField): { value: number } | { code:
   if (r.ok) return { value: r.value.value };
   const e = r.error;
   if (e.code === 'out-of-range') return { code: e.code, accepts: `${e.min} to ${e.max} ${e.unit}` };
-  return { code: e.code, accepts: `a number in ${f.bareUnit === '%' ? '%' : `°${f.bareUnit}`}, such as 12.5` };
+  return {
+    code: e.code,
+    accepts: `a number in ${f.bareUnit === '%' ? '%' : `°${f.bareUnit}`}, such as 12.5`,
+  };
 }
 
 /** One record of the file as a reading or a problem. */
-export function readRow(cells: readonly string[], columns: Columns, zone: string, previousMs: number | null, line: number): CsvRow {
-  const bad = (f: string, code: string, got: string, accepts: string): CsvRow => ({ ok: false, problem: { line, field: f, code, got: got.slice(0, 60), accepts } });
+export function readRow(
+  cells: readonly string[],
+  columns: Columns,
+  zone: string,
+  previousMs: number | null,
+  line: number,
+): CsvRow {
+  const bad = (f: string, code: string, got: string, accepts: string): CsvRow => ({
+    ok: false,
+    problem: { line, field: f, code, got: got.slice(0, 60), accepts },
+  });
   const timeText = cells[columns.time] ?? '';
   const time = readTime(timeText, zone, previousMs);
   if (!time.ok) return bad('time', time.code, timeText, time.accepts);
   const values: Partial<Record<'airC' | 'rhPct' | 'surfaceC', number>> = {};
-  for (const [name, index, unit] of [['airC', columns.air, columns.airUnit], ['rhPct', columns.rh, '%'], ['surfaceC', columns.surface, columns.surfaceUnit]] as const) {
+  for (const [name, index, unit] of [
+    ['airC', columns.air, columns.airUnit],
+    ['rhPct', columns.rh, '%'],
+    ['surfaceC', columns.surface, columns.surfaceUnit],
+  ] as const) {
     const text = index === null ? '' : (cells[index] ?? '').trim();
     if (name === 'surfaceC' && text === '') continue;
     const n = readNumber(text, field(name, unit));
     if (!('value' in n)) return bad(name, n.code, text, n.accepts);
     values[name] = n.value;
   }
-  return { ok: true, line, atMs: time.atMs, airC: values.airC!, rhPct: values.rhPct!, surfaceC: values.surfaceC ?? null };
+  return {
+    ok: true,
+    line,
+    atMs: time.atMs,
+    airC: values.airC!,
+    rhPct: values.rhPct!,
+    surfaceC: values.surfaceC ?? null,
+  };
 }
 
 /** Reads a CSV stream row by row: BOM, semicolons, tabs, decimal commas and quoted cells are understood. Null heading: unreadable. */
-export async function* readCsv(source: NodeJS.ReadableStream, heading: string, zone: string, onBytes: (bytes: number) => void = () => undefined): AsyncGenerator<CsvRow | { readonly ok: null }> {
-  const parser = source.pipe(parse({ bom: true, delimiter: delimiterOf(heading), relax_column_count: true, skip_empty_lines: true, trim: true, info: true }));
+export async function* readCsv(
+  source: NodeJS.ReadableStream,
+  heading: string,
+  zone: string,
+  onBytes: (bytes: number) => void = () => undefined,
+): AsyncGenerator<CsvRow | { readonly ok: null }> {
+  const parser = source.pipe(
+    parse({
+      bom: true,
+      delimiter: delimiterOf(heading),
+      relax_column_count: true,
+      skip_empty_lines: true,
+      trim: true,
+      info: true,
+    }),
+  );
   // Only now: a listener attached before the pipe would start the flow and lose the first chunk.
   source.on('data', (chunk: Buffer | string) => onBytes(chunk.length));
   let columns: Columns | null = null;

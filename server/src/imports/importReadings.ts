@@ -24,7 +24,12 @@ export interface ImportTarget {
 }
 
 /** Streams a CSV of readings into a place, in batches; the same row again is known, not stored twice. */
-export async function importReadings(deps: Deps, path: string, to: ImportTarget, job: RunningJob): Promise<void> {
+export async function importReadings(
+  deps: Deps,
+  path: string,
+  to: ImportTarget,
+  job: RunningJob,
+): Promise<void> {
   const heading = await firstLine(path);
   let batch: ReadingRow[] = [];
   const nowMs = deps.nowMs();
@@ -43,9 +48,23 @@ export async function importReadings(deps: Deps, path: string, to: ImportTarget,
       job.problem(row.problem);
     } else if (row.atMs > nowMs + 120_000) {
       job.row('refused');
-      job.problem({ line: row.line, field: 'time', code: 'in-the-future', got: new Date(row.atMs).toISOString(), accepts: 'a time that has passed' });
+      job.problem({
+        line: row.line,
+        field: 'time',
+        code: 'in-the-future',
+        got: new Date(row.atMs).toISOString(),
+        accepts: 'a time that has passed',
+      });
     } else {
-      batch.push({ probeId: to.probeId, placeId: to.placeId, atMs: row.atMs, airC: row.airC, rhPct: row.rhPct, surfaceC: row.surfaceC, byHand: false });
+      batch.push({
+        probeId: to.probeId,
+        placeId: to.placeId,
+        atMs: row.atMs,
+        airC: row.airC,
+        rhPct: row.rhPct,
+        surfaceC: row.surfaceC,
+        byHand: false,
+      });
       if (batch.length >= BATCH) await flush();
     }
   }

@@ -19,7 +19,11 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
   return {
     ...file,
     asOf: move(file.asOf),
-    facts: file.facts.map((f) => ({ ...f, happenedAt: move(f.happenedAt), endedAt: f.endedAt === null ? null : move(f.endedAt) })),
+    facts: file.facts.map((f) => ({
+      ...f,
+      happenedAt: move(f.happenedAt),
+      endedAt: f.endedAt === null ? null : move(f.endedAt),
+    })),
   };
 }
 
@@ -33,12 +37,17 @@ export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: n
     await insertFrame(tx, file);
     await insertProductsAndMachines(tx, file);
     for (const p of file.probes) {
-      await tx.query('insert into probe (workshop_id, probe_id, place_id, part_id, name, is_simulated, token_sha256) values ($1, $2, $3, $4, $5, $6, $7)',
-        [id, p.probeId, p.placeId, p.partId, p.name, p.isSimulated, sha256(p.token)]);
+      await tx.query(
+        'insert into probe (workshop_id, probe_id, place_id, part_id, name, is_simulated, token_sha256) values ($1, $2, $3, $4, $5, $6, $7)',
+        [id, p.probeId, p.placeId, p.partId, p.name, p.isSimulated, sha256(p.token)],
+      );
     }
     for (const f of file.facts) await insertFact(tx, id, asInput(f), new Date(f.endedAt ?? f.happenedAt));
     await announce(tx, { topic: 'entities' });
-    return { parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length, facts: file.facts.length };
+    return {
+      parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length,
+      facts: file.facts.length,
+    };
   });
   deps.model.invalidate({ topic: 'entities' });
   return counts;
@@ -50,25 +59,54 @@ function asInput(f: ShopFact) {
 
 async function insertFrame(tx: Db, file: ShopFile): Promise<void> {
   const { workshopId: id, name, zone, volumeSystem } = file.workshop;
-  await tx.query('insert into workshop (workshop_id, name, zone, volume_system) values ($1, $2, $3, $4)', [id, name, zone, volumeSystem]);
-  for (const a of file.attendance) await tx.query('insert into attendance (workshop_id, weekday, from_local, to_local) values ($1, $2, $3, $4)', [id, a.weekday, a.from, a.to]);
-  for (const p of file.people) await tx.query('insert into person (workshop_id, person_id, name) values ($1, $2, $3)', [id, p.personId, p.name]);
+  await tx.query('insert into workshop (workshop_id, name, zone, volume_system) values ($1, $2, $3, $4)', [
+    id,
+    name,
+    zone,
+    volumeSystem,
+  ]);
+  for (const a of file.attendance)
+    await tx.query(
+      'insert into attendance (workshop_id, weekday, from_local, to_local) values ($1, $2, $3, $4)',
+      [id, a.weekday, a.from, a.to],
+    );
+  for (const p of file.people)
+    await tx.query('insert into person (workshop_id, person_id, name) values ($1, $2, $3)', [
+      id,
+      p.personId,
+      p.name,
+    ]);
   for (const p of file.places) {
-    await tx.query('insert into place (workshop_id, place_id, name, exposure, altitude_m, setpoint_c) values ($1, $2, $3, $4, $5, $6)', [id, p.placeId, p.name, p.exposure, p.altitudeM, p.setpointC]);
+    await tx.query(
+      'insert into place (workshop_id, place_id, name, exposure, altitude_m, setpoint_c) values ($1, $2, $3, $4, $5, $6)',
+      [id, p.placeId, p.name, p.exposure, p.altitudeM, p.setpointC],
+    );
   }
 }
 
 async function insertProductsAndMachines(tx: Db, file: ShopFile): Promise<void> {
   const id = file.workshop.workshopId;
   for (const s of file.sheets) {
-    await tx.query('insert into product (workshop_id, product_id) values ($1, $2) on conflict do nothing', [id, s.productId]);
-    await tx.query('insert into sheet (workshop_id, sheet_id, product_id, revision, body) values ($1, $2, $3, $4, $5)', [id, s.sheetId, s.productId, s.revision, s]);
+    await tx.query('insert into product (workshop_id, product_id) values ($1, $2) on conflict do nothing', [
+      id,
+      s.productId,
+    ]);
+    await tx.query(
+      'insert into sheet (workshop_id, sheet_id, product_id, revision, body) values ($1, $2, $3, $4, $5)',
+      [id, s.sheetId, s.productId, s.revision, s],
+    );
   }
   let seq = 0;
   for (const m of file.machines) {
-    await tx.query('insert into machine (workshop_id, machine_id, name, kind, seq) values ($1, $2, $3, $4, $5)', [id, m.machineId, m.name, m.kind, ++seq]);
+    await tx.query(
+      'insert into machine (workshop_id, machine_id, name, kind, seq) values ($1, $2, $3, $4, $5)',
+      [id, m.machineId, m.name, m.kind, ++seq],
+    );
     for (const a of m.assemblies) {
-      await tx.query('insert into assembly (workshop_id, assembly_id, machine_id, name, seq) values ($1, $2, $3, $4, $5)', [id, a.assemblyId, m.machineId, a.name, ++seq]);
+      await tx.query(
+        'insert into assembly (workshop_id, assembly_id, machine_id, name, seq) values ($1, $2, $3, $4, $5)',
+        [id, a.assemblyId, m.machineId, a.name, ++seq],
+      );
       for (const p of a.parts) await insertPart(tx, id, a.assemblyId, p, ++seq);
     }
   }
@@ -78,9 +116,27 @@ async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, s
   await tx.query(
     `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
-    [id, p.partId, assemblyId, p.name, p.substrate, p.massKg, p.areaM2, p.thicknessMm, p.isBrightMetal, p.faces, p.colourGroup, p.pairPartId, seq]);
+    [
+      id,
+      p.partId,
+      assemblyId,
+      p.name,
+      p.substrate,
+      p.massKg,
+      p.areaM2,
+      p.thicknessMm,
+      p.isBrightMetal,
+      p.faces,
+      p.colourGroup,
+      p.pairPartId,
+      seq,
+    ],
+  );
   await tx.query(`insert into route (workshop_id, part_id, source) values ($1, $2, 'typed')`, [id, p.partId]);
   for (const [i, s] of p.route.entries()) {
-    await tx.query('insert into route_step (workshop_id, part_id, seq, step_id, kind, sheet_id, coats, dft_um) values ($1, $2, $3, $4, $5, $6, $7, $8)', [id, p.partId, i + 1, s.stepId, s.kind, s.sheetId, s.coats, s.dftUm]);
+    await tx.query(
+      'insert into route_step (workshop_id, part_id, seq, step_id, kind, sheet_id, coats, dft_um) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+      [id, p.partId, i + 1, s.stepId, s.kind, s.sheetId, s.coats, s.dftUm],
+    );
   }
 }

@@ -26,7 +26,8 @@ async function spool(req: Request): Promise<{ path: string; bytes: number; drop:
   const path = join(folder, 'body');
   const drop = (): Promise<void> => rm(folder, { recursive: true, force: true });
   try {
-    if (Number(req.get('content-length') ?? 0) > MAX_FILE) throw new AppError('too-large', { maxBytes: MAX_FILE });
+    if (Number(req.get('content-length') ?? 0) > MAX_FILE)
+      throw new AppError('too-large', { maxBytes: MAX_FILE });
     await pipeline(req, createWriteStream(path));
     const { size } = await stat(path);
     if (size > MAX_FILE) throw new AppError('too-large', { maxBytes: MAX_FILE });
@@ -43,7 +44,8 @@ export function importsRoutes(deps: Deps): Router {
   const router = Router();
   const jobs = createJobs(deps.newId);
   const json = express.json({ limit: '20mb' });
-  const told = (jobId: string): void => void announce(deps.db, { topic: 'import', jobId }).catch(() => undefined);
+  const told = (jobId: string): void =>
+    void announce(deps.db, { topic: 'import', jobId }).catch(() => undefined);
 
   router.get('/import/jobs/:jobId', (req, res) => {
     const job = jobs.find(req.params.jobId);
@@ -58,15 +60,27 @@ export function importsRoutes(deps: Deps): Router {
     }
     const { placeId, target } = await targetOf(deps, req);
     const file = await spool(req);
-    const jobId = jobs.start('readings', file.bytes, async (job) => {
-      await importReadings(deps, file.path, target, job).finally(file.drop);
-    }, told);
+    const jobId = jobs.start(
+      'readings',
+      file.bytes,
+      async (job) => {
+        await importReadings(deps, file.path, target, job).finally(file.drop);
+      },
+      told,
+    );
     res.status(202).json({ jobId, placeId });
   });
   router.post('/import/readings', json, async (req, res) => {
     const { target } = await targetOf(deps, req);
-    const { readings } = valid(readingsInput, Array.isArray(req.body) ? { readings: req.body as unknown } : req.body);
-    const stored = await insertReadings(deps.db, target.workshopId, readings.map((r) => toRow(r, target.probeId, target.placeId, false)));
+    const { readings } = valid(
+      readingsInput,
+      Array.isArray(req.body) ? { readings: req.body as unknown } : req.body,
+    );
+    const stored = await insertReadings(
+      deps.db,
+      target.workshopId,
+      readings.map((r) => toRow(r, target.probeId, target.placeId, false)),
+    );
     await announce(deps.db, { topic: 'readings', placeIds: [target.placeId] });
     deps.model.invalidate({ topic: 'readings', placeIds: [target.placeId] });
     res.status(201).json({ stored, known: readings.length - stored });
@@ -79,27 +93,42 @@ export function importsRoutes(deps: Deps): Router {
     }
     const shop = await needShop(deps);
     const file = await spool(req);
-    const jobId = jobs.start('forecast', file.bytes, async (job) => {
-      const text = await readFile(file.path, 'utf8').finally(file.drop);
-      const { Readable } = await import('node:stream');
-      const hours: { atMs: number; airC: number; rhPct: number }[] = [];
-      for await (const row of readCsv(Readable.from([text]), text.split(/\r?\n/)[0] ?? '', shop.workshop.zone)) {
-        if (row.ok === null) throw new AppError('import-unreadable', { needs: ['time', 'air', 'humidity'] });
-        if (row.ok) hours.push(row);
-        else {
-          job.row('refused');
-          job.problem(row.problem);
+    const jobId = jobs.start(
+      'forecast',
+      file.bytes,
+      async (job) => {
+        const text = await readFile(file.path, 'utf8').finally(file.drop);
+        const { Readable } = await import('node:stream');
+        const hours: { atMs: number; airC: number; rhPct: number }[] = [];
+        for await (const row of readCsv(
+          Readable.from([text]),
+          text.split(/\r?\n/)[0] ?? '',
+          shop.workshop.zone,
+        )) {
+          if (row.ok === null)
+            throw new AppError('import-unreadable', { needs: ['time', 'air', 'humidity'] });
+          if (row.ok) hours.push(row);
+          else {
+            job.row('refused');
+            job.problem(row.problem);
+          }
         }
-      }
-      await storeForecast(deps, shop.workshop.workshopId, hours);
-      job.row('new', hours.length);
-    }, told);
+        await storeForecast(deps, shop.workshop.workshopId, hours);
+        job.row('new', hours.length);
+      },
+      told,
+    );
     res.status(202).json({ jobId });
   });
   router.post('/import/forecast', json, async (req, res) => {
     const shop = await needShop(deps);
-    if (!Array.isArray(req.body)) throw invalidInput([{ field: '', code: 'array', got: typeof req.body, accepts: 'a list of hours {at, airC, rhPct}' }]);
-    const hours = (req.body as unknown[]).map((h) => valid(forecastHourInput, h)).map((h) => ({ atMs: Date.parse(h.at), airC: h.airC, rhPct: h.rhPct }));
+    if (!Array.isArray(req.body))
+      throw invalidInput([
+        { field: '', code: 'array', got: typeof req.body, accepts: 'a list of hours {at, airC, rhPct}' },
+      ]);
+    const hours = (req.body as unknown[])
+      .map((h) => valid(forecastHourInput, h))
+      .map((h) => ({ atMs: Date.parse(h.at), airC: h.airC, rhPct: h.rhPct }));
     res.status(201).json({ stored: await storeForecast(deps, shop.workshop.workshopId, hours) });
   });
 
@@ -110,7 +139,11 @@ export function importsRoutes(deps: Deps): Router {
   return router;
 }
 
-async function storeForecast(deps: Deps, workshopId: string, hours: readonly { atMs: number; airC: number; rhPct: number }[]): Promise<number> {
+async function storeForecast(
+  deps: Deps,
+  workshopId: string,
+  hours: readonly { atMs: number; airC: number; rhPct: number }[],
+): Promise<number> {
   const stored = await upsertForecast(deps.db, workshopId, deps.nowMs(), hours);
   await announce(deps.db, { topic: 'forecast' });
   deps.model.invalidate({ topic: 'forecast' });
@@ -121,8 +154,19 @@ async function targetOf(deps: Deps, req: Request) {
   const shop = await needShop(deps);
   const placeId = String(req.query['place'] ?? '');
   if (!shop.places.some((p) => p.placeId === placeId)) {
-    throw invalidInput([{ field: 'place', code: 'any.only', got: placeId, accepts: `one of ${shop.places.map((p) => p.placeId).join(', ')}` }]);
+    throw invalidInput([
+      {
+        field: 'place',
+        code: 'any.only',
+        got: placeId,
+        accepts: `one of ${shop.places.map((p) => p.placeId).join(', ')}`,
+      },
+    ]);
   }
-  const probeId = typeof req.query['probe'] === 'string' ? req.query['probe'].slice(0, 64) : `file:${placeId}`;
-  return { placeId, target: { workshopId: shop.workshop.workshopId, zone: shop.workshop.zone, placeId, probeId } };
+  const probeId =
+    typeof req.query['probe'] === 'string' ? req.query['probe'].slice(0, 64) : `file:${placeId}`;
+  return {
+    placeId,
+    target: { workshopId: shop.workshop.workshopId, zone: shop.workshop.zone, placeId, probeId },
+  };
 }

@@ -13,17 +13,37 @@ export interface RunningJob {
 }
 
 export interface Jobs {
-  start(kind: string, bytesTotal: number | null, work: (job: RunningJob) => Promise<void>, onProgress: (jobId: string) => void): string;
+  start(
+    kind: string,
+    bytesTotal: number | null,
+    work: (job: RunningJob) => Promise<void>,
+    onProgress: (jobId: string) => void,
+  ): string;
   find(jobId: string): ImportJob | null;
 }
 
 /** Import jobs of this process. Their results are in the database; the counts are only for the person who waits. */
 export function createJobs(newId: () => string): Jobs {
-  const jobs = new Map<string, { -readonly [K in keyof ImportJob]: ImportJob[K] } & { problems: ImportProblem[] }>();
+  const jobs = new Map<
+    string,
+    { -readonly [K in keyof ImportJob]: ImportJob[K] } & { problems: ImportProblem[] }
+  >();
   return {
     start(kind, bytesTotal, work, onProgress) {
       const jobId = newId();
-      const job = { jobId, kind, state: 'running' as ImportJob['state'], rowsRead: 0, rowsStored: 0, rowsKnown: 0, rowsRefused: 0, bytesRead: 0, bytesTotal, problems: [] as ImportProblem[], error: null as ImportJob['error'] };
+      const job = {
+        jobId,
+        kind,
+        state: 'running' as ImportJob['state'],
+        rowsRead: 0,
+        rowsStored: 0,
+        rowsKnown: 0,
+        rowsRefused: 0,
+        bytesRead: 0,
+        bytesTotal,
+        problems: [] as ImportProblem[],
+        error: null as ImportJob['error'],
+      };
       jobs.set(jobId, job);
       for (const old of [...jobs.keys()].slice(0, -KEPT_JOBS)) jobs.delete(old);
       const running: RunningJob = {

@@ -10,7 +10,10 @@ const CHANNEL = 'calvetta_live';
 export async function announce(db: Db, message: LiveMessage): Promise<void> {
   // A NOTIFY payload holds 8 000 bytes: a long list of parts is sent as "all".
   const text = JSON.stringify(message);
-  await db.query('select pg_notify($1, $2)', [CHANNEL, text.length < 7500 ? text : JSON.stringify({ topic: message.topic })]);
+  await db.query('select pg_notify($1, $2)', [
+    CHANNEL,
+    text.length < 7500 ? text : JSON.stringify({ topic: message.topic }),
+  ]);
 }
 
 export interface LiveHub {
@@ -63,7 +66,11 @@ export function startLive(url: string, log: Logger): LiveHub {
 
   return {
     attach(res) {
-      res.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive' });
+      res.writeHead(200, {
+        'Content-Type': 'text/event-stream',
+        'Cache-Control': 'no-cache, no-transform',
+        Connection: 'keep-alive',
+      });
       res.write('retry: 1500\n\n');
       pages.add(res);
       res.on('close', () => pages.delete(res));

@@ -1,5 +1,19 @@
-import { airFiguresOf, standingFacts, STAGES, surfaceAt, wettingPointOf, type FaceResult } from '@calvetta/core';
-import type { FaceView, FactView, PartDetail, RouteStepView, StageWorking, TracePoint } from '@calvetta/contract';
+import {
+  airFiguresOf,
+  standingFacts,
+  STAGES,
+  surfaceAt,
+  wettingPointOf,
+  type FaceResult,
+} from '@calvetta/core';
+import type {
+  FaceView,
+  FactView,
+  PartDetail,
+  RouteStepView,
+  StageWorking,
+  TracePoint,
+} from '@calvetta/contract';
 import { cardOf, momentOf } from '../bench/cards.ts';
 import type { DerivedPart, Snapshot } from '../bench/derive.ts';
 
@@ -10,13 +24,23 @@ const TRACE_POINTS = 360;
 
 function trace(snapshot: Snapshot, part: DerivedPart): TracePoint[] {
   const lastStart = part.state.lead.coats[part.state.lead.coats.length - 1]?.t0Ms ?? snapshot.nowMs;
-  const fromMs = Math.min(snapshot.nowMs - PAST_MS, Math.max(lastStart - 3_600_000, snapshot.nowMs - 14 * 86_400_000));
+  const fromMs = Math.min(
+    snapshot.nowMs - PAST_MS,
+    Math.max(lastStart - 3_600_000, snapshot.nowMs - 14 * 86_400_000),
+  );
   const toMs = snapshot.nowMs + AHEAD_MS;
   const out: TracePoint[] = [];
   for (let i = 0; i <= TRACE_POINTS; i++) {
     const atMs = fromMs + ((toMs - fromMs) * i) / TRACE_POINTS;
     const p = surfaceAt(part.track, atMs);
-    if (p) out.push({ atMs: Math.round(atMs), surfaceC: p.surfaceC, airC: p.airC, dewC: p.vapourHpa === null ? null : wettingPointOf(p.vapourHpa).tempC, source: p.source });
+    if (p)
+      out.push({
+        atMs: Math.round(atMs),
+        surfaceC: p.surfaceC,
+        airC: p.airC,
+        dewC: p.vapourHpa === null ? null : wettingPointOf(p.vapourHpa).tempC,
+        source: p.source,
+      });
   }
   return out;
 }
@@ -25,19 +49,40 @@ function stages(face: FaceResult): StageWorking[] {
   const top = face.coats[face.coats.length - 1];
   if (!top) return [];
   return STAGES.flatMap((stage): StageWorking[] => {
-    if (stage !== 'touch' && stage !== 'minRecoat' && stage !== 'handle' && stage !== 'sand' && stage !== 'service') return [];
+    if (
+      stage !== 'touch' &&
+      stage !== 'minRecoat' &&
+      stage !== 'handle' &&
+      stage !== 'sand' &&
+      stage !== 'service'
+    )
+      return [];
     return [{ stage, edge: top.edges[stage], times: top.sheet.stages[stage] ?? null }];
   });
 }
 
 function faceView(snapshot: Snapshot, face: FaceResult): FaceView {
-  const { coats, cure, overcoat, rule, spans, suspect, key, untilTouch, headline, act, intervals, bare } = face;
+  const { coats, cure, overcoat, rule, spans, suspect, key, untilTouch, headline, act, intervals, bare } =
+    face;
   const top = coats[coats.length - 1];
   return {
-    face: face.face, cure, overcoat, rule, suspect, key, untilTouch, headline, act, intervals, bare,
+    face: face.face,
+    cure,
+    overcoat,
+    rule,
+    suspect,
+    key,
+    untilTouch,
+    headline,
+    act,
+    intervals,
+    bare,
     spans: spans.filter((s) => s.fromMs < snapshot.nowMs + 30 * 86_400_000),
-    gates: face.gate?.gates ?? [], gateStatus: face.gate?.status ?? null, stages: stages(face),
-    slowBy: top?.slowBy ?? 1, speedBy: top ? (snapshot.speeds.get(top.sheet.productId)?.speedBy ?? 1) : 1,
+    gates: face.gate?.gates ?? [],
+    gateStatus: face.gate?.status ?? null,
+    stages: stages(face),
+    slowBy: top?.slowBy ?? 1,
+    speedBy: top ? (snapshot.speeds.get(top.sheet.productId)?.speedBy ?? 1) : 1,
   };
 }
 
@@ -47,7 +92,13 @@ function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
     const coatsDone = s.sheetId === null ? 0 : Math.min(left, s.coats);
     left -= coatsDone;
     return {
-      stepId: s.stepId, seq: s.seq, kind: s.kind, sheetId: s.sheetId, coats: s.coats, coatsDone, dftUm: s.dftUm,
+      stepId: s.stepId,
+      seq: s.seq,
+      kind: s.kind,
+      sheetId: s.sheetId,
+      coats: s.coats,
+      coatsDone,
+      dftUm: s.dftUm,
       productName: s.sheetId === null ? null : (snapshot.shop.sheets.get(s.sheetId)?.name ?? null),
     };
   });
@@ -57,7 +108,11 @@ function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {
   const standing = new Set(standingFacts(part.facts).map((f) => f.factId));
   return [...part.facts]
     .sort((a, b) => b.happenedAtMs - a.happenedAtMs || b.recordedAtMs - a.recordedAtMs)
-    .map((f) => ({ ...f, isStanding: standing.has(f.factId), productName: f.kind === 'coated' ? (snapshot.shop.sheets.get(f.body.sheetId)?.name ?? null) : null }));
+    .map((f) => ({
+      ...f,
+      isStanding: standing.has(f.factId),
+      productName: f.kind === 'coated' ? (snapshot.shop.sheets.get(f.body.sheetId)?.name ?? null) : null,
+    }));
 }
 
 /** Everything a part's page and its Why? panel show. */
@@ -67,12 +122,34 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
   const now = place && snapshot.air.get(place.placeId)?.now;
   const figures = airFiguresOf(state.conditions);
   return {
-    ...momentOf(snapshot), card: cardOf(snapshot, part), version: row.version, massKg: row.massKg, thicknessMm: row.thicknessMm, colourGroup: row.colourGroup, pairPartId: row.pairPartId,
-    faces: state.faces.map((f) => faceView(snapshot, f)), route: routeViews(snapshot, part), facts: factViews(snapshot, part), trace: trace(snapshot, part),
-    lag: part.lag && { tauS: part.lagFit?.tauS ?? part.lag.tauS, biot: part.lag.biot, by: part.lagFit ? 'own-readings' : part.lag.by, isLump: part.lag.isLump, fittedRmsK: part.lagFit?.rmsK ?? null, n: part.lagFit?.n ?? null },
+    ...momentOf(snapshot),
+    card: cardOf(snapshot, part),
+    version: row.version,
+    massKg: row.massKg,
+    thicknessMm: row.thicknessMm,
+    colourGroup: row.colourGroup,
+    pairPartId: row.pairPartId,
+    faces: state.faces.map((f) => faceView(snapshot, f)),
+    route: routeViews(snapshot, part),
+    facts: factViews(snapshot, part),
+    trace: trace(snapshot, part),
+    lag: part.lag && {
+      tauS: part.lagFit?.tauS ?? part.lag.tauS,
+      biot: part.lag.biot,
+      by: part.lagFit ? 'own-readings' : part.lag.by,
+      isLump: part.lag.isLump,
+      fittedRmsK: part.lagFit?.rmsK ?? null,
+      n: part.lagFit?.n ?? null,
+    },
     conditions: {
-      airC: state.conditions.airC, rhPct: state.conditions.rhPct, surfaceC: state.conditions.surfaceC, dewPointC: figures.wettingC, atMs: now?.atMs ?? null, trust: now?.trust ?? 'none',
-      placeName: place?.name ?? null, basis: state.conditions.basis,
+      airC: state.conditions.airC,
+      rhPct: state.conditions.rhPct,
+      surfaceC: state.conditions.surfaceC,
+      dewPointC: figures.wettingC,
+      atMs: now?.atMs ?? null,
+      trust: now?.trust ?? 'none',
+      placeName: place?.name ?? null,
+      basis: state.conditions.basis,
     },
   };
 }

@@ -22,11 +22,24 @@ function isToken(expectedSha256: string, token: string): boolean {
 
 function checkTimes(readings: readonly ReadingInput[], nowMs: number): void {
   const late = readings.findIndex((r) => Date.parse(r.at) > nowMs + FUTURE_SLACK_MS);
-  if (late >= 0) throw new AppError('in-the-future', { field: `readings.${late}.at`, got: readings[late]!.at, now: new Date(nowMs).toISOString() });
+  if (late >= 0)
+    throw new AppError('in-the-future', {
+      field: `readings.${late}.at`,
+      got: readings[late]!.at,
+      now: new Date(nowMs).toISOString(),
+    });
 }
 
 export function toRow(r: ReadingInput, probeId: string, placeId: string, byHand: boolean): ReadingRow {
-  return { probeId, placeId, atMs: Date.parse(r.at), airC: r.airC, rhPct: r.rhPct, surfaceC: r.surfaceC ?? null, byHand };
+  return {
+    probeId,
+    placeId,
+    atMs: Date.parse(r.at),
+    airC: r.airC,
+    rhPct: r.rhPct,
+    surfaceC: r.surfaceC ?? null,
+    byHand,
+  };
 }
 
 export function readingsRoutes(deps: Deps): Router {
@@ -59,10 +72,18 @@ export function readingsRoutes(deps: Deps): Router {
     const place = shop.places.find((p) => p.placeId === req.params.placeId);
     if (!place) throw new AppError('not-found', { what: 'place', id: req.params.placeId });
     const reading = valid(handReadingInput, { ...(req.body as object), placeId: place.placeId });
-    if (Date.parse(reading.at) > deps.nowMs() + FUTURE_SLACK_MS) throw new AppError('in-the-future', { field: 'at', got: reading.at, now: new Date(deps.nowMs()).toISOString() });
-    if (!Number.isFinite(Date.parse(reading.at))) throw invalidInput([{ field: 'at', code: 'date', got: reading.at, accepts: 'a date and time' }]);
+    if (Date.parse(reading.at) > deps.nowMs() + FUTURE_SLACK_MS)
+      throw new AppError('in-the-future', {
+        field: 'at',
+        got: reading.at,
+        now: new Date(deps.nowMs()).toISOString(),
+      });
+    if (!Number.isFinite(Date.parse(reading.at)))
+      throw invalidInput([{ field: 'at', code: 'date', got: reading.at, accepts: 'a date and time' }]);
     const stored = await deps.db.transaction(async (tx) => {
-      const n = await insertReadings(tx, shop.workshop.workshopId, [toRow(reading, `hand:${place.placeId}`, place.placeId, true)]);
+      const n = await insertReadings(tx, shop.workshop.workshopId, [
+        toRow(reading, `hand:${place.placeId}`, place.placeId, true),
+      ]);
       await announce(tx, { topic: 'readings', placeIds: [place.placeId] });
       return n;
     });

@@ -12,41 +12,96 @@ export interface ReadingRow {
 }
 
 /** Stores readings in one statement; the same probe and instant again is left as it was. Returns how many were new. */
-export async function insertReadings(db: Db, workshopId: string, rows: readonly ReadingRow[]): Promise<number> {
+export async function insertReadings(
+  db: Db,
+  workshopId: string,
+  rows: readonly ReadingRow[],
+): Promise<number> {
   if (rows.length === 0) return 0;
   const r = await db.query(
     `insert into reading (workshop_id, probe_id, place_id, at, air_c, rh_pct, surface_c, by_hand)
      select $1, * from unnest($2::text[], $3::text[], (select array_agg(to_timestamp(x / 1000.0)) from unnest($4::float8[]) x), $5::float8[], $6::float8[], $7::float8[], $8::bool[])
      on conflict do nothing`,
-    [workshopId, rows.map((x) => x.probeId), rows.map((x) => x.placeId), rows.map((x) => x.atMs), rows.map((x) => x.airC), rows.map((x) => x.rhPct), rows.map((x) => x.surfaceC), rows.map((x) => x.byHand)],
+    [
+      workshopId,
+      rows.map((x) => x.probeId),
+      rows.map((x) => x.placeId),
+      rows.map((x) => x.atMs),
+      rows.map((x) => x.airC),
+      rows.map((x) => x.rhPct),
+      rows.map((x) => x.surfaceC),
+      rows.map((x) => x.byHand),
+    ],
   );
   return r.rowCount ?? 0;
 }
 
 /** The first reading of every ten minutes of each probe of a place, ascending: a real reading, not an average, so that a stuck probe still shows. */
-export async function thinnedReadings(db: Db, workshopId: string, placeId: string, sinceMs: number): Promise<AirReading[]> {
-  const { rows } = await db.query<{ at_ms: number; air_c: number; rh_pct: number; surface_c: number | null; probe_id: string; by_hand: boolean }>(
+export async function thinnedReadings(
+  db: Db,
+  workshopId: string,
+  placeId: string,
+  sinceMs: number,
+): Promise<AirReading[]> {
+  const { rows } = await db.query<{
+    at_ms: number;
+    air_c: number;
+    rh_pct: number;
+    surface_c: number | null;
+    probe_id: string;
+    by_hand: boolean;
+  }>(
     `select distinct on (probe_id, bin) (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct, surface_c, probe_id, by_hand,
             date_bin('10 minutes', at, timestamptz '2000-01-01') as bin
      from reading where workshop_id = $1 and place_id = $2 and at >= to_timestamp($3 / 1000.0)
      order by probe_id, bin, at`,
     [workshopId, placeId, sinceMs],
   );
-  return rows.map((r) => ({ atMs: r.at_ms, airC: r.air_c, rhPct: r.rh_pct, surfaceC: r.surface_c, probeId: r.probe_id, byHand: r.by_hand }));
+  return rows.map((r) => ({
+    atMs: r.at_ms,
+    airC: r.air_c,
+    rhPct: r.rh_pct,
+    surfaceC: r.surface_c,
+    probeId: r.probe_id,
+    byHand: r.by_hand,
+  }));
 }
 
 /** Every reading of a place since an instant, ascending: what decides freshness and sticking. */
-export async function recentReadings(db: Db, workshopId: string, placeId: string, sinceMs: number): Promise<AirReading[]> {
-  const { rows } = await db.query<{ at_ms: number; air_c: number; rh_pct: number; surface_c: number | null; probe_id: string; by_hand: boolean }>(
+export async function recentReadings(
+  db: Db,
+  workshopId: string,
+  placeId: string,
+  sinceMs: number,
+): Promise<AirReading[]> {
+  const { rows } = await db.query<{
+    at_ms: number;
+    air_c: number;
+    rh_pct: number;
+    surface_c: number | null;
+    probe_id: string;
+    by_hand: boolean;
+  }>(
     `select (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct, surface_c, probe_id, by_hand
      from reading where workshop_id = $1 and place_id = $2 and at >= to_timestamp($3 / 1000.0) order by at`,
     [workshopId, placeId, sinceMs],
   );
-  return rows.map((r) => ({ atMs: r.at_ms, airC: r.air_c, rhPct: r.rh_pct, surfaceC: r.surface_c, probeId: r.probe_id, byHand: r.by_hand }));
+  return rows.map((r) => ({
+    atMs: r.at_ms,
+    airC: r.air_c,
+    rhPct: r.rh_pct,
+    surfaceC: r.surface_c,
+    probeId: r.probe_id,
+    byHand: r.by_hand,
+  }));
 }
 
 /** Contact readings of probes that sit on a part. */
-export async function contactReadings(db: Db, workshopId: string, sinceMs: number): Promise<Map<string, OwnReading[]>> {
+export async function contactReadings(
+  db: Db,
+  workshopId: string,
+  sinceMs: number,
+): Promise<Map<string, OwnReading[]>> {
   const { rows } = await db.query<{ part_id: string; at_ms: number; surface_c: number }>(
     `select p.part_id, (extract(epoch from r.at) * 1000)::float8 as at_ms, r.surface_c
      from probe p join reading r using (workshop_id, probe_id)
@@ -71,7 +126,12 @@ export async function listForecast(db: Db, workshopId: string, sinceMs: number):
 }
 
 /** Stores forecast hours; a newer issue replaces an older one for the same hour. */
-export async function upsertForecast(db: Db, workshopId: string, issuedMs: number, hours: readonly ForecastHour[]): Promise<number> {
+export async function upsertForecast(
+  db: Db,
+  workshopId: string,
+  issuedMs: number,
+  hours: readonly ForecastHour[],
+): Promise<number> {
   if (hours.length === 0) return 0;
   const r = await db.query(
     `insert into forecast_hour (workshop_id, at, issued_at, air_c, rh_pct)
@@ -88,8 +148,14 @@ export interface ProbeCredential {
   readonly placeId: string;
   readonly tokenSha256: string;
 }
-export async function findProbe(db: Db, workshopId: string, probeId: string): Promise<ProbeCredential | null> {
+export async function findProbe(
+  db: Db,
+  workshopId: string,
+  probeId: string,
+): Promise<ProbeCredential | null> {
   const { rows } = await db.query<ProbeCredential>(
-    'select probe_id as "probeId", place_id as "placeId", token_sha256 as "tokenSha256" from probe where workshop_id = $1 and probe_id = $2', [workshopId, probeId]);
+    'select probe_id as "probeId", place_id as "placeId", token_sha256 as "tokenSha256" from probe where workshop_id = $1 and probe_id = $2',
+    [workshopId, probeId],
+  );
   return rows[0] ?? null;
 }

@@ -7,16 +7,37 @@ const NEW_TOKEN = 'set-a-new-token';
 
 function factOf(f: Fact): ShopFact {
   return {
-    factId: f.factId, kind: f.kind, partId: f.partId, face: f.face, happenedAt: new Date(f.happenedAtMs).toISOString(),
-    endedAt: f.endedAtMs === null ? null : new Date(f.endedAtMs).toISOString(), personId: f.personId, supersedes: f.supersedes, body: { ...f.body },
+    factId: f.factId,
+    kind: f.kind,
+    partId: f.partId,
+    face: f.face,
+    happenedAt: new Date(f.happenedAtMs).toISOString(),
+    endedAt: f.endedAtMs === null ? null : new Date(f.endedAtMs).toISOString(),
+    personId: f.personId,
+    supersedes: f.supersedes,
+    body: { ...f.body },
   };
 }
 
 function partOf(shop: ShopData, p: ShopData['parts'][number]): ShopPart {
   return {
-    partId: p.partId, name: p.name, substrate: p.substrate, massKg: p.massKg, areaM2: p.areaM2, thicknessMm: p.thicknessMm, isBrightMetal: p.isBrightMetal, faces: p.faceCount,
-    colourGroup: p.colourGroup, pairPartId: p.pairPartId,
-    route: (shop.steps.get(p.partId) ?? []).map(({ stepId, kind, sheetId, coats, dftUm }) => ({ stepId, kind, sheetId, coats, dftUm })),
+    partId: p.partId,
+    name: p.name,
+    substrate: p.substrate,
+    massKg: p.massKg,
+    areaM2: p.areaM2,
+    thicknessMm: p.thicknessMm,
+    isBrightMetal: p.isBrightMetal,
+    faces: p.faceCount,
+    colourGroup: p.colourGroup,
+    pairPartId: p.pairPartId,
+    route: (shop.steps.get(p.partId) ?? []).map(({ stepId, kind, sheetId, coats, dftUm }) => ({
+      stepId,
+      kind,
+      sheetId,
+      coats,
+      dftUm,
+    })),
   };
 }
 
@@ -26,22 +47,37 @@ export function exportShop(shop: ShopData, nowMs: number): ShopFile {
     format: SHOP_FORMAT,
     asOf: new Date(nowMs).toISOString(),
     workshop: shop.workshop,
-    attendance: shop.attendance.weekly.map((w) => ({ weekday: w.weekday, from: w.from.slice(0, 5), to: w.to.slice(0, 5) })),
+    attendance: shop.attendance.weekly.map((w) => ({
+      weekday: w.weekday,
+      from: w.from.slice(0, 5),
+      to: w.to.slice(0, 5),
+    })),
     people: shop.people,
-    places: shop.places.map(({ placeId, name, exposure, altitudeM, setpointC }) => ({ placeId, name, exposure, altitudeM, setpointC })),
+    places: shop.places.map(({ placeId, name, exposure, altitudeM, setpointC }) => ({
+      placeId,
+      name,
+      exposure,
+      altitudeM,
+      setpointC,
+    })),
     probes: shop.probes.map((p) => ({ ...p, token: NEW_TOKEN })),
     sheets: [...shop.sheets.values()],
     machines: shop.machines.map((m) => {
       const own = shop.parts.filter((p) => p.machineId === m.machineId);
       const ids = [...new Set(own.map((p) => p.assemblyId))];
       return {
-        machineId: m.machineId, name: m.name, kind: m.kind,
+        machineId: m.machineId,
+        name: m.name,
+        kind: m.kind,
         assemblies: ids.map((assemblyId) => {
           const parts = own.filter((p) => p.assemblyId === assemblyId);
           return { assemblyId, name: parts[0]!.assemblyName, parts: parts.map((p) => partOf(shop, p)) };
         }),
       };
     }),
-    facts: [...shop.facts.values()].flat().sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0)).map(factOf),
+    facts: [...shop.facts.values()]
+      .flat()
+      .sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0))
+      .map(factOf),
   };
 }

@@ -18,7 +18,9 @@ export function shopRoutes(deps: Deps): Router {
   });
   router.get('/export', async (_req, res) => {
     const shop = await needShop(deps);
-    res.set('Content-Disposition', `attachment; filename="${shop.workshop.workshopId}.json"`).json(exportShop(shop, deps.nowMs()));
+    res
+      .set('Content-Disposition', `attachment; filename="${shop.workshop.workshopId}.json"`)
+      .json(exportShop(shop, deps.nowMs()));
   });
   router.get('/live', (_req, res) => deps.live.attach(res));
   /** Says what is wrong, in words a person can act on. */
@@ -27,7 +29,12 @@ export function shopRoutes(deps: Deps): Router {
     try {
       await deps.db.query('select 1');
       const shop = await deps.model.shop();
-      res.json({ ok: true, database: 'answers', databaseMs: deps.nowMs() - startedMs, workshop: shop?.workshop.name ?? null });
+      res.json({
+        ok: true,
+        database: 'answers',
+        databaseMs: deps.nowMs() - startedMs,
+        workshop: shop?.workshop.name ?? null,
+      });
     } catch {
       throw new AppError('database-away');
     }

@@ -11,9 +11,12 @@ export interface Workshop {
 
 /** The only workshop of this server; null before one was imported. */
 export async function findWorkshop(db: Db): Promise<Workshop | null> {
-  const { rows } = await db.query<{ workshop_id: string; name: string; zone: string; volume_system: VolumeSystem }>(
-    'select workshop_id, name, zone, volume_system from workshop order by created_at limit 1',
-  );
+  const { rows } = await db.query<{
+    workshop_id: string;
+    name: string;
+    zone: string;
+    volume_system: VolumeSystem;
+  }>('select workshop_id, name, zone, volume_system from workshop order by created_at limit 1');
   const r = rows[0];
   return r ? { workshopId: r.workshop_id, name: r.name, zone: r.zone, volumeSystem: r.volume_system } : null;
 }
@@ -29,23 +32,49 @@ export interface AttendanceExceptionRow {
   readonly to: string | null;
 }
 
-export async function listAttendance(db: Db, workshopId: string): Promise<{ weekly: AttendanceRow[]; exceptions: AttendanceExceptionRow[] }> {
+export async function listAttendance(
+  db: Db,
+  workshopId: string,
+): Promise<{ weekly: AttendanceRow[]; exceptions: AttendanceExceptionRow[] }> {
   const weekly = await db.query<AttendanceRow>(
-    'select weekday, from_local::text as "from", to_local::text as "to" from attendance where workshop_id = $1 order by weekday, from_local', [workshopId]);
+    'select weekday, from_local::text as "from", to_local::text as "to" from attendance where workshop_id = $1 order by weekday, from_local',
+    [workshopId],
+  );
   const exceptions = await db.query<AttendanceExceptionRow>(
-    'select day::text, from_local::text as "from", to_local::text as "to" from attendance_exception where workshop_id = $1', [workshopId]);
+    'select day::text, from_local::text as "from", to_local::text as "to" from attendance_exception where workshop_id = $1',
+    [workshopId],
+  );
   return { weekly: weekly.rows, exceptions: exceptions.rows };
 }
 
 export async function listPeople(db: Db, workshopId: string): Promise<{ personId: string; name: string }[]> {
-  const { rows } = await db.query<{ personId: string; name: string }>('select person_id as "personId", name from person where workshop_id = $1 order by name', [workshopId]);
+  const { rows } = await db.query<{ personId: string; name: string }>(
+    'select person_id as "personId", name from person where workshop_id = $1 order by name',
+    [workshopId],
+  );
   return rows;
 }
 
 export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[]> {
-  const { rows } = await db.query<{ place_id: string; name: string; exposure: Exposure; altitude_m: number; setpoint_c: number | null; version: number }>(
-    'select place_id, name, exposure, altitude_m, setpoint_c, version from place where workshop_id = $1 order by place_id', [workshopId]);
-  return rows.map((r) => ({ placeId: r.place_id, name: r.name, exposure: r.exposure, altitudeM: r.altitude_m, setpointC: r.setpoint_c, version: r.version }));
+  const { rows } = await db.query<{
+    place_id: string;
+    name: string;
+    exposure: Exposure;
+    altitude_m: number;
+    setpoint_c: number | null;
+    version: number;
+  }>(
+    'select place_id, name, exposure, altitude_m, setpoint_c, version from place where workshop_id = $1 order by place_id',
+    [workshopId],
+  );
+  return rows.map((r) => ({
+    placeId: r.place_id,
+    name: r.name,
+    exposure: r.exposure,
+    altitudeM: r.altitude_m,
+    setpointC: r.setpoint_c,
+    version: r.version,
+  }));
 }
 
 export interface Probe {
@@ -57,12 +86,17 @@ export interface Probe {
 }
 export async function listProbes(db: Db, workshopId: string): Promise<Probe[]> {
   const { rows } = await db.query<Probe>(
-    'select probe_id as "probeId", place_id as "placeId", part_id as "partId", name, is_simulated as "isSimulated" from probe where workshop_id = $1 order by probe_id', [workshopId]);
+    'select probe_id as "probeId", place_id as "placeId", part_id as "partId", name, is_simulated as "isSimulated" from probe where workshop_id = $1 order by probe_id',
+    [workshopId],
+  );
   return rows;
 }
 
 export async function listSheets(db: Db, workshopId: string): Promise<ProductSheet[]> {
-  const { rows } = await db.query<{ body: ProductSheet }>('select body from sheet where workshop_id = $1 order by product_id, revision', [workshopId]);
+  const { rows } = await db.query<{ body: ProductSheet }>(
+    'select body from sheet where workshop_id = $1 order by product_id, revision',
+    [workshopId],
+  );
   return rows.map((r) => r.body);
 }
 
@@ -89,13 +123,17 @@ const PART_COLUMNS = `p.part_id as "partId", p.name, p.assembly_id as "assemblyI
 export async function listParts(db: Db, workshopId: string): Promise<PartRow[]> {
   const { rows } = await db.query<PartRow>(
     `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) join machine m on m.workshop_id = a.workshop_id and m.machine_id = a.machine_id
-     where p.workshop_id = $1 order by m.seq, a.seq, p.seq`, [workshopId]);
+     where p.workshop_id = $1 order by m.seq, a.seq, p.seq`,
+    [workshopId],
+  );
   return rows;
 }
 
 export async function findPart(db: Db, workshopId: string, partId: string): Promise<PartRow | null> {
   const { rows } = await db.query<PartRow>(
-    `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) where p.workshop_id = $1 and p.part_id = $2`, [workshopId, partId]);
+    `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) where p.workshop_id = $1 and p.part_id = $2`,
+    [workshopId, partId],
+  );
   return rows[0] ?? null;
 }
 
@@ -105,7 +143,10 @@ export interface MachineRow {
   readonly kind: string;
 }
 export async function listMachines(db: Db, workshopId: string): Promise<MachineRow[]> {
-  const { rows } = await db.query<MachineRow>('select machine_id as "machineId", name, kind from machine where workshop_id = $1 order by seq', [workshopId]);
+  const { rows } = await db.query<MachineRow>(
+    'select machine_id as "machineId", name, kind from machine where workshop_id = $1 order by seq',
+    [workshopId],
+  );
   return rows;
 }
 
@@ -120,7 +161,9 @@ export interface RouteStepRow {
 }
 export async function listRouteSteps(db: Db, workshopId: string): Promise<RouteStepRow[]> {
   const { rows } = await db.query<RouteStepRow>(
-    'select part_id as "partId", seq, step_id as "stepId", kind, sheet_id as "sheetId", coats, dft_um as "dftUm" from route_step where workshop_id = $1 order by part_id, seq', [workshopId]);
+    'select part_id as "partId", seq, step_id as "stepId", kind, sheet_id as "sheetId", coats, dft_um as "dftUm" from route_step where workshop_id = $1 order by part_id, seq',
+    [workshopId],
+  );
   return rows;
 }
 
@@ -143,13 +186,24 @@ export const FACT_COLUMNS = `fact_id, kind, part_id, face, (extract(epoch from h
 /** The one place a fact row becomes a fact. Its body was checked by the kind's schema when it was stored. */
 export function toFact(r: FactRow): Fact {
   return {
-    factId: r.fact_id, kind: r.kind, partId: r.part_id, face: r.face, happenedAtMs: r.happened_ms, endedAtMs: r.ended_ms, recordedAtMs: r.recorded_ms,
-    personId: r.person_id, deviceId: r.device_id, supersedes: r.supersedes, body: r.body,
+    factId: r.fact_id,
+    kind: r.kind,
+    partId: r.part_id,
+    face: r.face,
+    happenedAtMs: r.happened_ms,
+    endedAtMs: r.ended_ms,
+    recordedAtMs: r.recorded_ms,
+    personId: r.person_id,
+    deviceId: r.device_id,
+    supersedes: r.supersedes,
+    body: r.body,
   } as Fact;
 }
 
 export async function listFacts(db: Db, workshopId: string, partId: string | null = null): Promise<Fact[]> {
   const { rows } = await db.query<FactRow>(
-    `select ${FACT_COLUMNS} from fact where workshop_id = $1 and ($2::text is null or part_id = $2) order by happened_at, recorded_at`, [workshopId, partId]);
+    `select ${FACT_COLUMNS} from fact where workshop_id = $1 and ($2::text is null or part_id = $2) order by happened_at, recorded_at`,
+    [workshopId, partId],
+  );
   return rows.map(toFact);
 }

@@ -39,5 +39,10 @@ export function probeSample(probe: SimulatedProbe, ms: number, weather: Weather)
   const air = placeAirAt(probe.place, heldMs, weather);
   const contact = placeAirAt(probe.place, heldMs - probe.contactLagMin * 60_000, weather);
   const drift = (driftKPerDay * (heldMs - weather.anchorMs)) / (24 * HOUR_MS);
-  return { at: new Date(ms).toISOString(), airC: tidy(round(air.airC + drift, 0.05)), rhPct: tidy(round(air.rhPct, 0.1)), surfaceC: tidy(round(contact.airC, 0.05)) };
+  return {
+    at: new Date(ms).toISOString(),
+    airC: tidy(round(air.airC + drift, 0.05)),
+    rhPct: tidy(round(air.rhPct, 0.1)),
+    surfaceC: tidy(round(contact.airC, 0.05)),
+  };
 }

@@ -18,7 +18,10 @@ export type SimulatedPlace = (typeof SIMULATED_PLACES)[number];
 
 /** Repeatable wobble in −1…1 from an instant: neighbouring instants are alike. */
 function wobble(ms: number, periodMs: number, phase: number): number {
-  return 0.6 * Math.sin((ms / periodMs) * 2 * Math.PI + phase) + 0.4 * Math.sin((ms / periodMs) * 4.7 * Math.PI + phase * 2.3);
+  return (
+    0.6 * Math.sin((ms / periodMs) * 2 * Math.PI + phase) +
+    0.4 * Math.sin((ms / periodMs) * 4.7 * Math.PI + phase * 2.3)
+  );
 }
 
 /** 1 at 15:00, −1 at 03:00, by the shop's clock. */
@@ -55,15 +58,22 @@ function feltOutdoors(ms: number, weather: Weather, hours: number): AirSample {
 
 /** True air of a simulated place. */
 export function placeAirAt(place: SimulatedPlace, ms: number, weather: Weather): AirSample {
-  if (place === 'booth') return { airC: 18 + 0.35 * wobble(ms, 2 * HOUR_MS, 4), rhPct: 48 + 1.6 * wobble(ms, 4 * HOUR_MS, 5) };
+  if (place === 'booth')
+    return { airC: 18 + 0.35 * wobble(ms, 2 * HOUR_MS, 4), rhPct: 48 + 1.6 * wobble(ms, 4 * HOUR_MS, 5) };
   const felt = feltOutdoors(ms, weather, place === 'shed' ? 6 : 1);
   const airC = felt.airC + (place === 'shed' ? 5.2 : 0.3) + 0.15 * wobble(ms, HOUR_MS, 6);
-  return { airC, rhPct: Math.min(98, (100 * vapourOf(felt)) / esOverWaterHpa(airC) + 0.4 * wobble(ms, 1.7 * HOUR_MS, 7)) };
+  return {
+    airC,
+    rhPct: Math.min(98, (100 * vapourOf(felt)) / esOverWaterHpa(airC) + 0.4 * wobble(ms, 1.7 * HOUR_MS, 7)),
+  };
 }
 
 /** A forecast is the weather with an error that grows with its reach. */
 export function forecastAt(ms: number, issuedMs: number, weather: Weather): AirSample {
   const true_ = outdoorAt(ms, weather);
   const reach = Math.max(0, (ms - issuedMs) / (72 * HOUR_MS));
-  return { airC: true_.airC + reach * 1.2 * wobble(ms, 1.4 * DAY_MS, 9), rhPct: Math.min(99, Math.max(30, true_.rhPct + reach * 4 * wobble(ms, 1.1 * DAY_MS, 8))) };
+  return {
+    airC: true_.airC + reach * 1.2 * wobble(ms, 1.4 * DAY_MS, 9),
+    rhPct: Math.min(99, Math.max(30, true_.rhPct + reach * 4 * wobble(ms, 1.1 * DAY_MS, 8))),
+  };
 }

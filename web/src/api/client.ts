@@ -1,4 +1,15 @@
-import type { BenchResponse, ErrorBody, FactInput, ImportJob, MachinesResponse, PartDetail, PlaceAirResponse, ReadingInput, SheetsResponse, ShopInfo } from '@calvetta/contract';
+import type {
+  BenchResponse,
+  ErrorBody,
+  FactInput,
+  ImportJob,
+  MachinesResponse,
+  PartDetail,
+  PlaceAirResponse,
+  ReadingInput,
+  SheetsResponse,
+  ShopInfo,
+} from '@calvetta/contract';
 
 /** A refusal of the server, with the one error body. */
 export class ApiError extends Error {
@@ -11,7 +22,11 @@ export class ApiError extends Error {
   }
 }
 
-const AWAY: ErrorBody = { code: 'database-away', details: {}, remedy: 'Calvetta does not answer. What you enter waits here and is sent again by itself.' };
+const AWAY: ErrorBody = {
+  code: 'database-away',
+  details: {},
+  remedy: 'Calvetta does not answer. What you enter waits here and is sent again by itself.',
+};
 
 async function call<T>(path: string, init?: RequestInit): Promise<T> {
   const res = await fetch(`/api${path}`, init).catch(() => null);
@@ -25,17 +40,33 @@ function isErrorBody(body: unknown): body is ErrorBody {
   return typeof body === 'object' && body !== null && 'code' in body && 'remedy' in body;
 }
 
-const json = (method: string, body: unknown): RequestInit => ({ method, headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(body) });
+const json = (method: string, body: unknown): RequestInit => ({
+  method,
+  headers: { 'Content-Type': 'application/json' },
+  body: JSON.stringify(body),
+});
 
 export const getShop = (): Promise<ShopInfo> => call('/shop');
 export const getBench = (): Promise<BenchResponse> => call('/bench');
 export const getMachines = (): Promise<MachinesResponse> => call('/machines');
 export const getPart = (partId: string): Promise<PartDetail> => call(`/parts/${encodeURIComponent(partId)}`);
-export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> => call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
+export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
+  call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
 export const getSheets = (): Promise<SheetsResponse> => call('/sheets');
 export const getJob = (jobId: string): Promise<ImportJob> => call(`/import/jobs/${jobId}`);
-export const sendFacts = (facts: readonly FactInput[]): Promise<unknown> => call('/facts', json('POST', { facts }));
-export const sendReading = (placeId: string, reading: ReadingInput): Promise<unknown> => call(`/places/${encodeURIComponent(placeId)}/readings`, json('POST', reading));
-export const patchPart = (partId: string, patch: object): Promise<unknown> => call(`/parts/${encodeURIComponent(partId)}`, json('PATCH', patch));
-export const importFile = (kind: 'readings' | 'forecast', placeId: string, file: File): Promise<{ jobId: string }> =>
-  call(`/import/${kind}?place=${encodeURIComponent(placeId)}`, { method: 'POST', headers: { 'Content-Type': 'text/csv' }, body: file });
+export const sendFacts = (facts: readonly FactInput[]): Promise<unknown> =>
+  call('/facts', json('POST', { facts }));
+export const sendReading = (placeId: string, reading: ReadingInput): Promise<unknown> =>
+  call(`/places/${encodeURIComponent(placeId)}/readings`, json('POST', reading));
+export const patchPart = (partId: string, patch: object): Promise<unknown> =>
+  call(`/parts/${encodeURIComponent(partId)}`, json('PATCH', patch));
+export const importFile = (
+  kind: 'readings' | 'forecast',
+  placeId: string,
+  file: File,
+): Promise<{ jobId: string }> =>
+  call(`/import/${kind}?place=${encodeURIComponent(placeId)}`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'text/csv' },
+    body: file,
+  });

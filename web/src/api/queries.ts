@@ -9,9 +9,22 @@ const RENEW_MS = 60_000;
 
 export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: getShop, staleTime: 300_000 });
 export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: getBench, refetchInterval: RENEW_MS });
-export const useMachines = () => useQuery({ queryKey: ['machines'], queryFn: getMachines, refetchInterval: RENEW_MS });
-export const usePart = (partId: string | null) => useQuery({ queryKey: ['part', partId], queryFn: () => getPart(partId!), enabled: partId !== null, refetchInterval: RENEW_MS });
-export const usePlaceAir = (placeId: string | null) => useQuery({ queryKey: ['air', placeId], queryFn: () => getPlaceAir(placeId!), enabled: placeId !== null, refetchInterval: RENEW_MS });
+export const useMachines = () =>
+  useQuery({ queryKey: ['machines'], queryFn: getMachines, refetchInterval: RENEW_MS });
+export const usePart = (partId: string | null) =>
+  useQuery({
+    queryKey: ['part', partId],
+    queryFn: () => getPart(partId!),
+    enabled: partId !== null,
+    refetchInterval: RENEW_MS,
+  });
+export const usePlaceAir = (placeId: string | null) =>
+  useQuery({
+    queryKey: ['air', placeId],
+    queryFn: () => getPlaceAir(placeId!),
+    enabled: placeId !== null,
+    refetchInterval: RENEW_MS,
+  });
 export const useSheets = () => useQuery({ queryKey: ['sheets'], queryFn: getSheets, staleTime: 300_000 });
 
 /** Everything derived is asked for again. */

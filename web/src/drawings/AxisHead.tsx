@@ -19,12 +19,29 @@ export function AxisHead({ axis, nowMs, zone }: Props) {
         if (Math.abs(x - nowX) < 34 || x > axis.widthPx - 16 || x < 14) return null;
         const isDay = new TZDate(ms, zone).getHours() === 0;
         return (
-          <text key={ms} x={x} y={14} fontSize="12.5" textAnchor="middle" fontFamily="var(--font-figure)" fontWeight={isDay ? 600 : 500} fill={isDay ? 'var(--ink)' : 'var(--quiet)'}>
+          <text
+            key={ms}
+            x={x}
+            y={14}
+            fontSize="12.5"
+            textAnchor="middle"
+            fontFamily="var(--font-figure)"
+            fontWeight={isDay ? 600 : 500}
+            fill={isDay ? 'var(--ink)' : 'var(--quiet)'}
+          >
             {isDay ? format(new TZDate(ms, zone), 'EEE d') : format(new TZDate(ms, zone), 'HH:mm')}
           </text>
         );
       })}
-      <text x={nowX} y={14} fontSize="13" textAnchor="middle" fontFamily="var(--font-figure)" fontWeight="600" fill="var(--ink)">
+      <text
+        x={nowX}
+        y={14}
+        fontSize="13"
+        textAnchor="middle"
+        fontFamily="var(--font-figure)"
+        fontWeight="600"
+        fill="var(--ink)"
+      >
         now
       </text>
     </svg>
@@ -32,13 +49,40 @@ export function AxisHead({ axis, nowMs, zone }: Props) {
 }
 
 /** Nights and the now-line behind a whole list of ribbons: one backdrop, one axis. */
-export function AxisBackdrop({ axis, nowMs, nights }: { readonly axis: TimeAxis; readonly nowMs: number; readonly nights: readonly Span[] }) {
+export function AxisBackdrop({
+  axis,
+  nowMs,
+  nights,
+}: {
+  readonly axis: TimeAxis;
+  readonly nowMs: number;
+  readonly nights: readonly Span[];
+}) {
   return (
-    <svg width={axis.widthPx} height="100%" className="pointer-events-none absolute inset-0" aria-hidden="true">
+    <svg
+      width={axis.widthPx}
+      height="100%"
+      className="pointer-events-none absolute inset-0"
+      aria-hidden="true"
+    >
       {nights.map((n) => (
-        <rect key={n.fromMs} x={clampX(axis, n.fromMs)} width={Math.max(0, clampX(axis, n.toMs) - clampX(axis, n.fromMs))} y="0" height="100%" fill="var(--s-night)" />
+        <rect
+          key={n.fromMs}
+          x={clampX(axis, n.fromMs)}
+          width={Math.max(0, clampX(axis, n.toMs) - clampX(axis, n.fromMs))}
+          y="0"
+          height="100%"
+          fill="var(--s-night)"
+        />
       ))}
-      <line x1={xOf(axis, nowMs)} x2={xOf(axis, nowMs)} y1="0" y2="100%" stroke="var(--ink)" strokeOpacity="0.5" />
+      <line
+        x1={xOf(axis, nowMs)}
+        x2={xOf(axis, nowMs)}
+        y1="0"
+        y2="100%"
+        stroke="var(--ink)"
+        strokeOpacity="0.5"
+      />
     </svg>
   );
 }

@@ -26,7 +26,16 @@ function metalPath(width: number, baseY: number, depthPx: number, bottom: number
 }
 
 /** The part's film as a cut through it, to scale: metal with its profile, coats, coats to come dashed, the specification as a tick. Signature drawing 1. */
-export function Section({ layers, specifiedUm, profileUm, widthPx, heightPx, fullUm, labelled, label }: Props) {
+export function Section({
+  layers,
+  specifiedUm,
+  profileUm,
+  widthPx,
+  heightPx,
+  fullUm,
+  labelled,
+  label,
+}: Props) {
   const metalPx = Math.max(6, heightPx * (labelled ? 0.14 : 0.28));
   const filmPx = heightPx - metalPx - 2;
   const scale = filmPx / Math.max(fullUm, 1);
@@ -39,13 +48,36 @@ export function Section({ layers, specifiedUm, profileUm, widthPx, heightPx, ful
     <svg width={widthPx} height={heightPx} role="img" aria-label={label} className="block">
       {bands.map((b) => (
         <rect
-          key={b.key} x={b.layer.isPlanned ? 0.5 : 0} y={b.top} width={bandWidth - (b.layer.isPlanned ? 1 : 0)} height={Math.max(0.8, b.height - 0.6)}
-          fill={b.layer.isPlanned ? 'none' : b.layer.colour} stroke={b.layer.isPlanned ? 'var(--quiet)' : 'none'} strokeWidth="0.8" strokeDasharray="3 2"
+          key={b.key}
+          x={b.layer.isPlanned ? 0.5 : 0}
+          y={b.top}
+          width={bandWidth - (b.layer.isPlanned ? 1 : 0)}
+          height={Math.max(0.8, b.height - 0.6)}
+          fill={b.layer.isPlanned ? 'none' : b.layer.colour}
+          stroke={b.layer.isPlanned ? 'var(--quiet)' : 'none'}
+          strokeWidth="0.8"
+          strokeDasharray="3 2"
         />
       ))}
       <path d={metalPath(bandWidth, baseY, depthPx, heightPx)} fill="var(--metal)" />
-      {specifiedUm > 0 ? <path d={`M${bandWidth - Math.min(10, bandWidth / 3)} ${specY}H${bandWidth}`} stroke="var(--bad)" strokeWidth="1.6" /> : null}
-      {labelled ? <BandLabels bands={bands} units={labelled} x={bandWidth} width={widthPx} metalY={baseY + metalPx * 0.62} specY={specY} specifiedUm={specifiedUm} /> : null}
+      {specifiedUm > 0 ? (
+        <path
+          d={`M${bandWidth - Math.min(10, bandWidth / 3)} ${specY}H${bandWidth}`}
+          stroke="var(--bad)"
+          strokeWidth="1.6"
+        />
+      ) : null}
+      {labelled ? (
+        <BandLabels
+          bands={bands}
+          units={labelled}
+          x={bandWidth}
+          width={widthPx}
+          metalY={baseY + metalPx * 0.62}
+          specY={specY}
+          specifiedUm={specifiedUm}
+        />
+      ) : null}
     </svg>
   );
 }

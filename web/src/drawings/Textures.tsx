@@ -3,7 +3,13 @@ export function Textures() {
   return (
     <svg width="0" height="0" className="absolute" aria-hidden="true">
       <defs>
-        <pattern id="t-early" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="t-early"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <rect width="7" height="7" fill="var(--s-early)" fillOpacity="0.35" />
           <rect width="2.4" height="7" fill="var(--s-early)" />
         </pattern>

@@ -22,8 +22,14 @@ interface Props {
 }
 
 /** A prediction fades: what happened is full, the forecast lighter, beyond it lighter again. */
-function faded(span: Span, nowMs: number, forecastEndMs: number): { from: number; to: number; opacity: number }[] {
-  const cuts = [span.fromMs, nowMs, forecastEndMs, span.toMs].filter((c) => c >= span.fromMs && c <= span.toMs).sort((a, b) => a - b);
+function faded(
+  span: Span,
+  nowMs: number,
+  forecastEndMs: number,
+): { from: number; to: number; opacity: number }[] {
+  const cuts = [span.fromMs, nowMs, forecastEndMs, span.toMs]
+    .filter((c) => c >= span.fromMs && c <= span.toMs)
+    .sort((a, b) => a - b);
   return cuts.slice(1).map((to, i) => {
     const from = cuts[i]!;
     return { from, to, opacity: to <= nowMs ? 1 : to <= forecastEndMs ? 0.85 : 0.5 };
@@ -58,39 +64,79 @@ function Whisker({ edge, axis, y }: { readonly edge: Edge; readonly axis: TimeAx
 }
 
 /** Time bar of one coat: early, open, closing, shut — with lift bands, keyed, bare metal running out. Signature drawing 2. */
-export function WindowRibbon({ axis, heightPx, spans, nowMs, forecastEndMs, fit, opens, shuts, isHeld = false, withWords = false, label }: Props) {
+export function WindowRibbon({
+  axis,
+  heightPx,
+  spans,
+  nowMs,
+  forecastEndMs,
+  fit,
+  opens,
+  shuts,
+  isHeld = false,
+  withWords = false,
+  label,
+}: Props) {
   const bar = Math.round(heightPx * (withWords ? 0.56 : 0.5));
   const top = Math.round((heightPx - bar) / 2) - 1;
   const dots = fit === null ? [] : unfit(fit, nowMs, Math.min(forecastEndMs, axis.toMs));
   return (
     <svg width={axis.widthPx} height={heightPx} role="img" aria-label={label} className="block">
       {dots.map((d) => (
-        <rect key={d.fromMs} x={clampX(axis, d.fromMs)} width={Math.max(0, clampX(axis, d.toMs) - clampX(axis, d.fromMs))} y={1} height={heightPx - 2} fill="url(#t-unfit)" />
+        <rect
+          key={d.fromMs}
+          x={clampX(axis, d.fromMs)}
+          width={Math.max(0, clampX(axis, d.toMs) - clampX(axis, d.fromMs))}
+          y={1}
+          height={heightPx - 2}
+          fill="url(#t-unfit)"
+        />
       ))}
       {spans.flatMap((s) =>
         faded(s, nowMs, forecastEndMs).map((f) => {
           const x = clampX(axis, f.from);
           const width = clampX(axis, f.to) - x;
           if (width <= 0) return null;
-          const hollow = isHeld && (s.state === 'open' || s.state === 'closing' || s.state === 'keyed' || s.state === 'bare');
+          const hollow =
+            isHeld &&
+            (s.state === 'open' || s.state === 'closing' || s.state === 'keyed' || s.state === 'bare');
           return (
             <rect
-              key={`${s.state}${f.from}`} x={x} y={top} width={width} height={bar} fill={SPAN_FILL[s.state]} fillOpacity={hollow ? 0.22 : f.opacity} opacity={f.opacity < 0.6 ? 0.7 : 1}
-              stroke={SPAN_STROKE[s.state]} strokeWidth={hollow ? 1.5 : 0.75} strokeDasharray={hollow ? '4 2' : undefined}
+              key={`${s.state}${f.from}`}
+              x={x}
+              y={top}
+              width={width}
+              height={bar}
+              fill={SPAN_FILL[s.state]}
+              fillOpacity={hollow ? 0.22 : f.opacity}
+              opacity={f.opacity < 0.6 ? 0.7 : 1}
+              stroke={SPAN_STROKE[s.state]}
+              strokeWidth={hollow ? 1.5 : 0.75}
+              strokeDasharray={hollow ? '4 2' : undefined}
             />
           );
         }),
       )}
       {opens ? <Whisker edge={opens} axis={axis} y={top + bar + 3} /> : null}
       {shuts ? <Whisker edge={shuts} axis={axis} y={top + bar + 3} /> : null}
-      {withWords ? spans.map((s) => <SpanWord key={`w${s.fromMs}${s.state}`} span={s} axis={axis} y={top + bar / 2} />) : null}
+      {withWords
+        ? spans.map((s) => <SpanWord key={`w${s.fromMs}${s.state}`} span={s} axis={axis} y={top + bar / 2} />)
+        : null}
       <path d={`M${xOf(axis, nowMs)} 0V${heightPx}`} stroke="var(--ink)" strokeWidth="1.5" />
     </svg>
   );
 }
 
 /** The word stands on a plate of its own, so that no texture makes it hard to read. */
-function SpanWord({ span, axis, y }: { readonly span: RibbonSpan; readonly axis: TimeAxis; readonly y: number }) {
+function SpanWord({
+  span,
+  axis,
+  y,
+}: {
+  readonly span: RibbonSpan;
+  readonly axis: TimeAxis;
+  readonly y: number;
+}) {
   const x = clampX(axis, span.fromMs);
   const width = clampX(axis, span.toMs) - x;
   const word = SPAN_WORDS[span.state];
@@ -99,7 +145,14 @@ function SpanWord({ span, axis, y }: { readonly span: RibbonSpan; readonly axis:
   return (
     <g>
       <rect x={x + 4} y={y - 8} width={need} height={16} rx={2} fill="var(--panel)" />
-      <text x={x + 9} y={y + 4} fontSize="12" fontFamily="var(--font-figure)" fontWeight="600" fill="var(--ink)">
+      <text
+        x={x + 9}
+        y={y + 4}
+        fontSize="12"
+        fontFamily="var(--font-figure)"
+        fontWeight="600"
+        fill="var(--ink)"
+      >
         {word}
       </text>
     </g>

@@ -27,7 +27,8 @@ export function ticksOf(axis: TimeAxis, localHourOf: (ms: number) => number): nu
   const out: number[] = [];
   for (let ms = Math.ceil(axis.fromMs / 3_600_000) * 3_600_000; ms < axis.toMs; ms += 3_600_000) {
     const hour = localHourOf(ms);
-    if (step >= 24 ? hour === 0 && (step === 24 || Math.round(ms / 86_400_000) % 2 === 0) : hour % step === 0) out.push(ms);
+    if (step >= 24 ? hour === 0 && (step === 24 || Math.round(ms / 86_400_000) % 2 === 0) : hour % step === 0)
+      out.push(ms);
   }
   return out;
 }

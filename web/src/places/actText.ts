@@ -15,24 +15,42 @@ export interface ActView {
 
 type Units = { kelvin: (k: number | null) => string; temp: (c: number | null) => string };
 
-const coatName = (card: PartCard): string => (card.next ? `${card.next.name}${card.next.ofCoats > 1 ? ` ${card.next.coatNo} of ${card.next.ofCoats}` : ''}` : '');
+const coatName = (card: PartCard): string =>
+  card.next
+    ? `${card.next.name}${card.next.ofCoats > 1 ? ` ${card.next.coatNo} of ${card.next.ofCoats}` : ''}`
+    : '';
 
 /** The next act of a part in words. Every time in it was derived by core; nothing is computed here but durations left. */
 export function actView(card: PartCard, nowMs: number, zone: string, units: Units): ActView {
   const { act } = card;
-  const at = (ms: number | null): string => (ms === null ? 'not within the forecast' : moment(ms, nowMs, zone));
+  const at = (ms: number | null): string =>
+    ms === null ? 'not within the forecast' : moment(ms, nowMs, zone);
   const button = ACT_WORDS[act.code];
-  const view = (text: string, logs: FactKind | null, isMain = false, word = button): ActView => ({ text, button: word, logs, isMain });
+  const view = (text: string, logs: FactKind | null, isMain = false, word = button): ActView => ({
+    text,
+    button: word,
+    logs,
+    isMain,
+  });
   switch (act.code) {
     case 'coat':
     case 'coat-if-accepted': {
       const prep = act.prep === 'scuff' ? 'scuff, wipe, then ' : '';
-      return view(`${prep}${startBy(card, act.startByMs, nowMs, zone)}${act.code === 'coat-if-accepted' ? ` · ${marginalReason(card, units)}` : ''}`, 'coated', act.code === 'coat');
+      return view(
+        `${prep}${startBy(card, act.startByMs, nowMs, zone)}${act.code === 'coat-if-accepted' ? ` · ${marginalReason(card, units)}` : ''}`,
+        'coated',
+        act.code === 'coat',
+      );
     }
     case 'wipe':
       return view(`wipe, then ${coatName(card)} · key lapses ${at(act.lapsesMs)}`, 'wiped', true);
     case 'hold':
-      return view(`${gateReason(card, units)} · ${act.nextFit ? `fit ${at(act.nextFit.fromMs)}–${at(act.nextFit.toMs)}` : 'no fit air forecast: heat or move it'}`, null, false, 'Why?');
+      return view(
+        `${gateReason(card, units)} · ${act.nextFit ? `fit ${at(act.nextFit.fromMs)}–${at(act.nextFit.toMs)}` : 'no fit air forecast: heat or move it'}`,
+        null,
+        false,
+        'Why?',
+      );
     case 'read-air':
       return view('no fresh reading: unknown is not a pass', null, false, 'Why?');
     case 'wait':
@@ -48,7 +66,10 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
     case 'reblast':
     case 'rephosphate':
     case 'abrade-again':
-      return view(`${card.bare ? BARE_WORDS[card.bare.prep] : 'bare'} too long ago: ${button.toLowerCase()}`, act.code === 'rephosphate' ? 'pretreated' : act.code === 'reblast' ? 'stripped' : 'abraded');
+      return view(
+        `${card.bare ? BARE_WORDS[card.bare.prep] : 'bare'} too long ago: ${button.toLowerCase()}`,
+        act.code === 'rephosphate' ? 'pretreated' : act.code === 'reblast' ? 'stripped' : 'abraded',
+      );
     case 'refuse':
       return view(`${coatName(card)}: ${SHUT_REASON_WORDS[act.reason] ?? act.reason}`, null, false, 'Why?');
     case 'ask-sheet':
@@ -75,7 +96,10 @@ export function gateReason(card: PartCard, units: Units): string {
   if (!gate || gate.value === null) return 'gate unknown';
   switch (gate.kind) {
     case 'dew-margin':
-      return `iron ${units.kelvin(gate.value)} above dew, ${units.kelvin(gate.limit).replace('+', '')} asked`.replace('iron', card.substrate.includes('iron') ? 'iron' : 'metal');
+      return `iron ${units.kelvin(gate.value)} above dew, ${units.kelvin(gate.limit).replace('+', '')} asked`.replace(
+        'iron',
+        card.substrate.includes('iron') ? 'iron' : 'metal',
+      );
     case 'rh-max':
     case 'rh-min':
       return `${gate.value.toFixed(0)} % RH, ${gate.kind === 'rh-max' ? 'at most' : 'at least'} ${gate.limit} %`;

@@ -4,7 +4,12 @@ import type { FactView } from '@calvetta/contract';
 
 /** Which dialog is open. Deep enough to be one store: any screen or key may open any of them. */
 export type OpenDialog =
-  | { readonly kind: 'log'; readonly partId: string; readonly factKind: FactKind; readonly correct?: FactView }
+  | {
+      readonly kind: 'log';
+      readonly partId: string;
+      readonly factKind: FactKind;
+      readonly correct?: FactView;
+    }
   | { readonly kind: 'reading'; readonly placeId: string | null }
   | { readonly kind: 'why'; readonly partId: string }
   | { readonly kind: 'keys' }

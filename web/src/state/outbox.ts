@@ -24,7 +24,9 @@ export const useOutbox = create<Outbox>()((set) => ({
 
 let db: Promise<IDBPDatabase<OutboxDb>> | null = null;
 function open(): Promise<IDBPDatabase<OutboxDb>> {
-  db ??= openDB<OutboxDb>('calvetta-outbox', 1, { upgrade: (d) => void d.createObjectStore('waiting', { keyPath: 'factId' }) });
+  db ??= openDB<OutboxDb>('calvetta-outbox', 1, {
+    upgrade: (d) => void d.createObjectStore('waiting', { keyPath: 'factId' }),
+  });
   return db;
 }
 
@@ -35,7 +37,12 @@ async function refresh(): Promise<void> {
 
 /** Away, not refused: worth sending again. */
 export function isAway(error: unknown): boolean {
-  return !(error instanceof ApiError) || error.body.code === 'database-away' || error.body.code === 'rate-limited' || error.status >= 502;
+  return (
+    !(error instanceof ApiError) ||
+    error.body.code === 'database-away' ||
+    error.body.code === 'rate-limited' ||
+    error.status >= 502
+  );
 }
 
 /** Sends a fact, or keeps it here and says so. True when the server has it. */

@@ -15,5 +15,11 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 
 export function Button({ look = 'plain', isInRow = false, className = '', type = 'button', ...rest }: Props) {
   const size = isInRow ? 'h-[calc(var(--row)-4px)] px-2 text-[13px]' : 'min-h-11 px-4 text-[15px]';
-  return <button type={type} className={`figure rounded-sm border whitespace-nowrap disabled:opacity-50 ${size} ${LOOKS[look]} ${className}`} {...rest} />;
+  return (
+    <button
+      type={type}
+      className={`figure rounded-sm border whitespace-nowrap disabled:opacity-50 ${size} ${LOOKS[look]} ${className}`}
+      {...rest}
+    />
+  );
 }

@@ -12,18 +12,26 @@ interface Props {
 
 /** The one floating surface: focus is kept inside, Escape closes it. */
 export function Panel({ title, subtitle, onClose, children, side = false }: Props) {
-  const place = side ? 'right-0 top-0 h-full w-[min(560px,100vw)]' : 'left-1/2 top-[6vh] max-h-[88vh] w-[min(620px,calc(100vw-16px))] -translate-x-1/2';
+  const place = side
+    ? 'right-0 top-0 h-full w-[min(560px,100vw)]'
+    : 'left-1/2 top-[6vh] max-h-[88vh] w-[min(620px,calc(100vw-16px))] -translate-x-1/2';
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
-        <Dialog.Content className={`fixed z-50 overflow-y-auto border border-line bg-panel p-5 shadow-xl ${place}`} aria-describedby={undefined}>
+        <Dialog.Content
+          className={`fixed z-50 overflow-y-auto border border-line bg-panel p-5 shadow-xl ${place}`}
+          aria-describedby={undefined}
+        >
           <div className="mb-3 flex items-start justify-between gap-4">
             <div>
               <Dialog.Title className="text-[22px] leading-tight">{title}</Dialog.Title>
               {subtitle === undefined ? null : <p className="text-quiet">{subtitle}</p>}
             </div>
-            <Dialog.Close className="min-h-11 min-w-11 rounded-sm text-[15px] text-quiet hover:text-ink" aria-label="Close">
+            <Dialog.Close
+              className="min-h-11 min-w-11 rounded-sm text-[15px] text-quiet hover:text-ink"
+              aria-label="Close"
+            >
               ✕
             </Dialog.Close>
           </div>

@@ -24,7 +24,10 @@ export function duration(ms: number): string {
   const minutes = Math.max(0, Math.round(ms / 60_000));
   if (minutes < 60) return `${minutes} min`;
   const hours = Math.floor(minutes / 60);
-  if (hours < 48) return minutes % 60 === 0 || hours >= 10 ? `${hours} h` : `${hours} h ${String(minutes % 60).padStart(2, '0')}`;
+  if (hours < 48)
+    return minutes % 60 === 0 || hours >= 10
+      ? `${hours} h`
+      : `${hours} h ${String(minutes % 60).padStart(2, '0')}`;
   const days = Math.floor(hours / 24);
   return hours % 24 === 0 || days >= 6 ? `${days} d` : `${days} d ${hours % 24} h`;
 }

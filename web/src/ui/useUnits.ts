@@ -8,8 +8,10 @@ export function useUnits() {
   const units = usePrefs((s) => s.units);
   return {
     units,
-    temp: (c: number | null, digits = 1): string => (c === null ? '—' : text(showTemperature(c, units, digits))),
-    kelvin: (k: number | null, digits = 1): string => (k === null ? '—' : `${k > 0 ? '+' : ''}${text(showDifference(k, units, digits))}`),
+    temp: (c: number | null, digits = 1): string =>
+      c === null ? '—' : text(showTemperature(c, units, digits)),
+    kelvin: (k: number | null, digits = 1): string =>
+      k === null ? '—' : `${k > 0 ? '+' : ''}${text(showDifference(k, units, digits))}`,
     spread: (k: number, digits = 1): string => text(showDifference(k, units, digits)),
     film: (um: number): string => text(showFilm(um, units)),
     area: (m2: number | null): string => (m2 === null ? '—' : text(showArea(m2, units))),

@@ -197,17 +197,28 @@ describe('air of a place without holes', () => {
       let atMs = T0;
       const points = Array.from({ length: 300 }, (_, i) => {
         atMs += random() < 0.03 ? 3 * H : 600_000;
-        return { atMs, airC: 10 + 3 * Math.sin(i / 40) + (random() - 0.5) * 0.06, rhPct: 70 + 5 * Math.sin(i / 30) };
+        return {
+          atMs,
+          airC: 10 + 3 * Math.sin(i / 40) + (random() - 0.5) * 0.06,
+          rhPct: 70 + 5 * Math.sin(i / 30),
+        };
       });
       const thinned = thinPoints(points);
       expect(thinned.length).toBeLessThan(0.7 * points.length);
       const line = stretchesFrom(thinned, 'measured');
       const gapsBefore = points.filter((p, i) => i > 0 && p.atMs - points[i - 1]!.atMs > H).length;
-      expect(line.filter((s, i) => i > 0 && s.fromMs !== line[i - 1]!.toMs).length).toBeLessThanOrEqual(gapsBefore);
+      expect(line.filter((s, i) => i > 0 && s.fromMs !== line[i - 1]!.toMs).length).toBeLessThanOrEqual(
+        gapsBefore,
+      );
       for (const p of points) {
         const s = line.find((x) => x.fromMs <= p.atMs && p.atMs <= x.toMs);
         if (!s) expect(thinned).toContain(p);
-        else near(s.fromC + ((s.toC - s.fromC) * (p.atMs - s.fromMs)) / (s.toMs - s.fromMs), p.airC, THIN_TOLERANCE.tempK + 1e-9);
+        else
+          near(
+            s.fromC + ((s.toC - s.fromC) * (p.atMs - s.fromMs)) / (s.toMs - s.fromMs),
+            p.airC,
+            THIN_TOLERANCE.tempK + 1e-9,
+          );
       }
     }
   });
