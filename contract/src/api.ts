@@ -146,6 +146,9 @@ export interface MachineView {
   }[];
   /** Share of the route's film area that is on, by area, 0…1. */
   readonly progressByArea: number;
+  /** Hours of coating on and in all, by the sheets' minutes per m². */
+  readonly hoursDone: number;
+  readonly hoursAll: number;
   readonly areaM2: number;
 }
 export interface MachinesResponse extends Moment {
@@ -207,6 +210,8 @@ export interface PartDetail extends Moment {
     readonly airC: number | null;
     readonly rhPct: number | null;
     readonly surfaceC: number | null;
+    /** Spread of a lagged surface, K; null for a measured one. */
+    readonly surfaceSpreadK: number | null;
     readonly dewPointC: number | null;
     readonly atMs: number | null;
     readonly trust: ReadingTrust;

@@ -209,3 +209,24 @@ export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
   'bare-limit': 'no bare-metal limit is known for this metal: ask',
   clock: 'the record or the sheet does not cover this temperature',
 };
+
+/** Steps of a route, in the order of the work. */
+export const STEP_WORDS: Readonly<Record<string, string>> = {
+  record: 'Record what is there',
+  degrease: 'Degrease',
+  strip: 'Strip to sound metal',
+  inspect: 'Inspect the bare metal',
+  repair: 'Repair',
+  'test-fit': 'Test-fit',
+  pretreat: 'Pretreat',
+  mask: 'Mask and rack',
+  etch: 'Etch',
+  prime: 'Prime',
+  level: 'Fill and level',
+  intermediate: 'Intermediate coat',
+  topcoat: 'Topcoat',
+  unmask: 'Unmask',
+  bake: 'Stepped bake',
+  cure: 'Cure',
+  cavity: 'Cavity protection, last',
+};

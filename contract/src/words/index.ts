@@ -1,2 +1,3 @@
 export * from './errors.ts';
 export * from './bench.ts';
+export * from './why.ts';

@@ -35,6 +35,8 @@ export interface FactBodies {
     readonly batch?: string;
     readonly thinnerPct?: number;
     readonly tool?: 'brush' | 'roller' | 'gun' | 'aerosol';
+    /** The coat this one covers: it cannot be earlier than that. */
+    readonly over?: string;
     readonly reason?: string;
   };
   turned: { readonly faceUp: Face };

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { compareLoss, isInMotion, type PartState } from '@calvetta/core';
+import { compareLoss, isInMotion, progressOf, type PartState } from '@calvetta/core';
 import type { BenchResponse, MachinesResponse, MachineView } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { needSnapshot } from '../shop/needShop.ts';
@@ -23,20 +23,11 @@ function benchOf(snapshot: Snapshot): BenchResponse {
   };
 }
 
-/** Share of the route's film that is on, weighted by area: ten small brackets are not half a frame. */
-export function progressByArea(parts: readonly DerivedPart[]): number {
-  let done = 0;
-  let all = 0;
-  for (const p of parts) {
-    const area = p.row.areaM2 ?? 0.1;
-    for (const face of p.state.faces) {
-      const planned = Math.max(p.planned.length, face.coats.length);
-      if (planned === 0) continue;
-      all += area / p.state.faces.length;
-      done += (area / p.state.faces.length) * (face.coats.length / planned);
-    }
-  }
-  return all === 0 ? 0 : done / all;
+function progressFields(parts: readonly DerivedPart[]) {
+  const p = progressOf(
+    parts.map((d) => ({ areaM2: d.row.areaM2, planned: d.planned, faces: d.state.faces })),
+  );
+  return { progressByArea: p.byArea, hoursDone: p.hoursDone, hoursAll: p.hoursAll };
 }
 
 function machinesOf(snapshot: Snapshot): MachinesResponse {
@@ -47,7 +38,7 @@ function machinesOf(snapshot: Snapshot): MachinesResponse {
       machineId: m.machineId,
       name: m.name,
       kind: m.kind,
-      progressByArea: progressByArea(parts),
+      ...progressFields(parts),
       areaM2: parts.reduce((sum, p) => sum + (p.row.areaM2 ?? 0), 0),
       assemblies: assemblyIds.map((assemblyId) => {
         const own = parts.filter((p) => p.row.assemblyId === assemblyId);

@@ -145,6 +145,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
       airC: state.conditions.airC,
       rhPct: state.conditions.rhPct,
       surfaceC: state.conditions.surfaceC,
+      surfaceSpreadK: state.conditions.surfaceSpreadK ?? null,
       dewPointC: figures.wettingC,
       atMs: now?.atMs ?? null,
       trust: now?.trust ?? 'none',

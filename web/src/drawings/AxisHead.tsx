@@ -1,7 +1,6 @@
-import type { Span } from '@calvetta/core';
 import { TZDate } from '@date-fns/tz';
 import { format } from 'date-fns';
-import { clampX, ticksOf, xOf, type TimeAxis } from './axis.ts';
+import { ticksOf, xOf, type TimeAxis } from './axis.ts';
 
 interface Props {
   readonly axis: TimeAxis;
@@ -44,45 +43,6 @@ export function AxisHead({ axis, nowMs, zone }: Props) {
       >
         now
       </text>
-    </svg>
-  );
-}
-
-/** Nights and the now-line behind a whole list of ribbons: one backdrop, one axis. */
-export function AxisBackdrop({
-  axis,
-  nowMs,
-  nights,
-}: {
-  readonly axis: TimeAxis;
-  readonly nowMs: number;
-  readonly nights: readonly Span[];
-}) {
-  return (
-    <svg
-      width={axis.widthPx}
-      height="100%"
-      className="pointer-events-none absolute inset-0"
-      aria-hidden="true"
-    >
-      {nights.map((n) => (
-        <rect
-          key={n.fromMs}
-          x={clampX(axis, n.fromMs)}
-          width={Math.max(0, clampX(axis, n.toMs) - clampX(axis, n.fromMs))}
-          y="0"
-          height="100%"
-          fill="var(--s-night)"
-        />
-      ))}
-      <line
-        x1={xOf(axis, nowMs)}
-        x2={xOf(axis, nowMs)}
-        y1="0"
-        y2="100%"
-        stroke="var(--ink)"
-        strokeOpacity="0.5"
-      />
     </svg>
   );
 }

@@ -10,6 +10,7 @@ interface Props {
   readonly nowMs: number;
   /** Beyond this nothing is forecast: predictions are fainter still. */
   readonly forecastEndMs: number;
+  readonly nights: readonly Span[];
   /** Spans in which the air is predicted to let the next coat go on; the rest is dotted behind. Null: not asked. */
   readonly fit: readonly Span[] | null;
   readonly opens?: Edge | null;
@@ -70,6 +71,7 @@ export function WindowRibbon({
   spans,
   nowMs,
   forecastEndMs,
+  nights,
   fit,
   opens,
   shuts,
@@ -82,6 +84,16 @@ export function WindowRibbon({
   const dots = fit === null ? [] : unfit(fit, nowMs, Math.min(forecastEndMs, axis.toMs));
   return (
     <svg width={axis.widthPx} height={heightPx} role="img" aria-label={label} className="block">
+      {nights.map((n) => (
+        <rect
+          key={n.fromMs}
+          x={clampX(axis, n.fromMs)}
+          width={Math.max(0, clampX(axis, n.toMs) - clampX(axis, n.fromMs))}
+          y={0}
+          height={heightPx}
+          fill="var(--s-night)"
+        />
+      ))}
       {dots.map((d) => (
         <rect
           key={d.fromMs}

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { FactKind } from '@calvetta/core';
 import type { FactView } from '@calvetta/contract';
 
-/** Which dialog is open. Deep enough to be one store: any screen or key may open any of them. */
+/** Which dialog is open. One store, because any screen or key may open any of them. */
 export type OpenDialog =
   | {
       readonly kind: 'log';
@@ -12,6 +12,7 @@ export type OpenDialog =
     }
   | { readonly kind: 'reading'; readonly placeId: string | null }
   | { readonly kind: 'why'; readonly partId: string }
+  | { readonly kind: 'edit'; readonly partId: string }
   | { readonly kind: 'keys' }
   | { readonly kind: 'find' }
   | { readonly kind: 'import' }

@@ -1,3 +1,4 @@
+import { newId } from '../ui/newId.ts';
 import { create } from 'zustand';
 
 /** A short word about something that just happened, with its undo. */
@@ -15,6 +16,6 @@ interface Notices {
 
 export const useNotices = create<Notices>()((set) => ({
   list: [],
-  say: (notice) => set((s) => ({ list: [...s.list.slice(-2), { ...notice, id: crypto.randomUUID() }] })),
+  say: (notice) => set((s) => ({ list: [...s.list.slice(-2), { ...notice, id: newId() }] })),
   dismiss: (id) => set((s) => ({ list: s.list.filter((n) => n.id !== id) })),
 }));

@@ -1,6 +1,10 @@
+import { newId } from '../ui/newId.ts';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { METRIC, type UnitPreference } from '@calvetta/core';
+
+export const BENCH_HOURS = [12, 42, 168] as const;
+export type BenchHours = (typeof BENCH_HOURS)[number];
 
 /** What this device prefers: units, theme, and who is holding it. */
 interface Prefs {
@@ -8,11 +12,14 @@ interface Prefs {
   readonly theme: 'light' | 'dark';
   readonly personId: string | null;
   readonly deviceId: string;
-  readonly benchHours: 12 | 42 | 168;
+  readonly benchHours: BenchHours;
+  /** The place on the Bench's dew ruler; null: the dampest. */
+  readonly rulerPlaceId: string | null;
   setUnits(units: Partial<UnitPreference>): void;
   setTheme(theme: 'light' | 'dark'): void;
   setPerson(personId: string): void;
-  setBenchHours(hours: 12 | 42 | 168): void;
+  setBenchHours(hours: BenchHours): void;
+  setRulerPlace(placeId: string): void;
 }
 
 export const usePrefs = create<Prefs>()(
@@ -21,12 +28,14 @@ export const usePrefs = create<Prefs>()(
       units: METRIC,
       theme: 'light',
       personId: null,
-      deviceId: `device-${crypto.randomUUID().slice(0, 8)}`,
+      deviceId: `device-${newId().slice(0, 8)}`,
       benchHours: 42,
+      rulerPlaceId: null,
       setUnits: (units) => set((s) => ({ units: { ...s.units, ...units } })),
       setTheme: (theme) => set({ theme }),
       setPerson: (personId) => set({ personId }),
       setBenchHours: (benchHours) => set({ benchHours }),
+      setRulerPlace: (rulerPlaceId) => set({ rulerPlaceId }),
     }),
     { name: 'calvetta-prefs' },
   ),

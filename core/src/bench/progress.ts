@@ -1,0 +1,43 @@
+import type { PlannedCoat } from './face.ts';
+import type { FaceResult } from './part.ts';
+import { LEAST_APPLY_MIN } from './part.ts';
+
+export interface ProgressInput {
+  readonly areaM2: number | null;
+  readonly planned: readonly PlannedCoat[];
+  readonly faces: readonly Pick<FaceResult, 'coats'>[];
+}
+
+export interface Progress {
+  /** Share of the routes' film that is on, weighted by area, 0…1: ten small brackets are not half a frame. */
+  readonly byArea: number;
+  /** Hours of coating, without preparation and waiting: the sheets' minutes per m², at least ten a coat (common practice). */
+  readonly hoursDone: number;
+  readonly hoursAll: number;
+}
+
+/** Part of unknown size counts as this, m². */
+const UNKNOWN_AREA_M2 = 0.1;
+
+/** How far a set of parts is along its routes. A part without a route counts for nothing. */
+export function progressOf(parts: readonly ProgressInput[]): Progress {
+  let doneM2 = 0;
+  let allM2 = 0;
+  let hoursDone = 0;
+  let hoursAll = 0;
+  for (const p of parts) {
+    const faceM2 = (p.areaM2 ?? UNKNOWN_AREA_M2) / p.faces.length;
+    for (const face of p.faces) {
+      const coats = Math.max(p.planned.length, face.coats.length);
+      allM2 += coats * faceM2;
+      doneM2 += face.coats.length * faceM2;
+      for (let i = 0; i < coats; i++) {
+        const sheet = face.coats[i]?.sheet ?? p.planned[i]!.sheet;
+        const hours = Math.max(LEAST_APPLY_MIN, sheet.applyMinPerM2 * faceM2) / 60;
+        hoursAll += hours;
+        if (i < face.coats.length) hoursDone += hours;
+      }
+    }
+  }
+  return { byArea: allM2 === 0 ? 0 : doneM2 / allM2, hoursDone, hoursAll };
+}

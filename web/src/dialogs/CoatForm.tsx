@@ -1,0 +1,208 @@
+import { useState } from 'react';
+import { judgeGates, limitsOf, parseQuantity, UM_PER_MIL, type Face, type GateVerdict } from '@calvetta/core';
+import type { FactView, FaceView, PartDetail } from '@calvetta/contract';
+import { CAUTION_WORDS, FACT_WORDS } from '@calvetta/contract/words';
+import type { ApiError } from '../api/client.ts';
+import { useSheets } from '../api/queries.ts';
+import { usePrefs } from '../state/prefs.ts';
+import { Button } from '../ui/Button.tsx';
+import { Choice, Field } from '../ui/Field.tsx';
+import { useUnits } from '../ui/useUnits.ts';
+import { failureWords } from './failureWords.ts';
+import { GateLine } from './GateLine.tsx';
+import type { SubmitBody } from './LogDialog.tsx';
+import { problemAt } from './refusal.ts';
+
+interface Props {
+  readonly part: PartDetail;
+  readonly face: Face | null;
+  readonly correct?: FactView;
+  readonly error: ApiError | null;
+  readonly isBusy: boolean;
+  readonly submit: SubmitBody;
+}
+
+/** Reasons a person may accept a marginal or unknown gate with: one chip is the second touch. */
+const GATE_REASONS = [
+  'metal felt and measured dry',
+  'heat is on and rising',
+  'checked with a second instrument',
+  'accepted: small, indoors, working finish',
+];
+const TOOLS = ['gun', 'brush', 'roller', 'aerosol'] as const;
+
+/** Filled in from the route, the last coat and the air: product, film, tool, batch. */
+export function CoatForm({ part, face, correct, error, isBusy, submit }: Props) {
+  const sheets = useSheets();
+  const units = useUnits();
+  const filmUnit = usePrefs((s) => s.units.film);
+  const known = correct?.kind === 'coated' ? correct.body : null;
+  const [sheetId, setSheetId] = useState(known?.sheetId ?? part.card.next?.sheetId ?? '');
+  const sheet = sheets.data?.sheets.find((s) => s.sheetId === sheetId);
+  const last = lastCoatOf(part, sheetId);
+  const [film, setFilm] = useState(() => shownFilm(known?.dftUm ?? part.card.next?.dftUm ?? null, filmUnit));
+  const [batch, setBatch] = useState(known?.batch ?? last?.batch ?? '');
+  const [tool, setTool] = useState<(typeof TOOLS)[number]>(known?.tool ?? last?.tool ?? 'gun');
+  const [thinner, setThinner] = useState(known?.thinnerPct?.toString() ?? '');
+  const [reason, setReason] = useState(known?.reason ?? '');
+  const [problem, setProblem] = useState<string | null>(null);
+  const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
+  const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
+
+  const log = (why: string): void => {
+    const um = parseQuantity(film, {
+      field: 'Film',
+      dimension: 'film',
+      bareUnit: filmUnit,
+      min: 1,
+      max: 2000,
+    });
+    if (!um.ok) {
+      setProblem(failureWords(um.error));
+      return;
+    }
+    const below = standingCoats(part, view.face).find((c) => c.factId !== correct?.factId);
+    submit(
+      {
+        sheetId,
+        dftUm: Number(um.value.value.toFixed(1)),
+        tool,
+        ...(batch.trim() ? { batch: batch.trim() } : {}),
+        ...(thinner.trim() ? { thinnerPct: Number(thinner.replace(',', '.')) } : {}),
+        ...(correct
+          ? known && 'over' in known
+            ? { over: known.over }
+            : {}
+          : below
+            ? { over: below.factId }
+            : {}),
+        ...(why.trim() ? { reason: why.trim() } : {}),
+      },
+      evidenceOf(part, view, gates),
+    );
+  };
+  // The predicted second gate needs the page's own act; measured ones are judged here for whichever product is chosen.
+  const isMarginal = gates !== null && (gates.status !== 'pass' || view.act.code === 'coat-if-accepted');
+  const needsReason = error?.body.code === 'coat-refused';
+  return (
+    <>
+      {gates ? (
+        <div className="flex flex-col gap-0.5 border border-line bg-ground p-2">
+          {gates.gates.map((g) => (
+            <GateLine key={g.kind} gate={g} />
+          ))}
+        </div>
+      ) : null}
+      {sheet?.cautions.map((c) => (
+        <p key={c} className="border-l-4 border-mark bg-ground px-3 py-1.5 text-[14px]">
+          {CAUTION_WORDS[c] ?? c}
+        </p>
+      ))}
+      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+        <Field
+          label="Product"
+          problem={problemAt(error, 'body.sheetId')}
+          hint={sheet ? sheet.source : 'choose what was put on'}
+        >
+          <select aria-label="Product" value={sheetId} onChange={(e) => setSheetId(e.target.value)}>
+            <option value="">—</option>
+            {sheets.data?.sheets.map((s) => (
+              <option key={s.sheetId} value={s.sheetId}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field
+          label="Dry film"
+          problem={problem ?? problemAt(error, 'body.dftUm')}
+          hint={
+            sheet ? `${units.film(sheet.dftMinUm)} to ${units.film(sheet.dftMaxUm)} by the sheet` : undefined
+          }
+        >
+          <input value={film} onChange={(e) => setFilm(e.target.value)} aria-label="Dry film" />
+        </Field>
+      </div>
+      <Choice
+        label="Tool"
+        value={tool}
+        options={TOOLS.map((t) => ({ value: t, text: t }))}
+        onChange={setTool}
+      />
+      <div className="grid grid-cols-2 gap-3">
+        <Field label="Batch" hint="on the tin; left and right from one">
+          <input value={batch} onChange={(e) => setBatch(e.target.value)} />
+        </Field>
+        <Field label="Thinner, % of A+B" problem={problemAt(error, 'body.thinnerPct')}>
+          <input inputMode="decimal" value={thinner} onChange={(e) => setThinner(e.target.value)} />
+        </Field>
+      </div>
+      {needsReason ? (
+        <Field label="Why it was done all the same">
+          <input value={reason} autoFocus onChange={(e) => setReason(e.target.value)} />
+        </Field>
+      ) : null}
+      {isMarginal && !correct && !needsReason ? (
+        <fieldset className="flex flex-col gap-2">
+          <legend className="mb-1">
+            {gates.status === 'fail'
+              ? 'The air forbids it. If it was done all the same, say why:'
+              : 'Not a clear pass. Accept it with a reason; the touch logs the coat:'}
+          </legend>
+          <div className="flex flex-wrap gap-2">
+            {GATE_REASONS.map((r) => (
+              <Button key={r} disabled={isBusy} onClick={() => log(r)}>
+                {r}
+              </Button>
+            ))}
+          </div>
+        </fieldset>
+      ) : (
+        <Button
+          look="main"
+          className="self-start"
+          autoFocus={!needsReason}
+          disabled={isBusy || (needsReason && reason.trim() === '')}
+          onClick={() => log(reason)}
+        >
+          {correct ? 'Save correction' : `${FACT_WORDS.coated}: log it`}
+        </Button>
+      )}
+    </>
+  );
+}
+
+function conditionsOf(part: PartDetail) {
+  const { airC, rhPct, surfaceC, surfaceSpreadK } = part.conditions;
+  return { airC, rhPct, surfaceC, ...(surfaceSpreadK === null ? {} : { surfaceSpreadK }) };
+}
+
+function shownFilm(um: number | null, unit: 'um' | 'mil'): string {
+  if (um === null) return '';
+  return unit === 'mil' ? (um / UM_PER_MIL).toFixed(1) : String(Math.round(um));
+}
+
+/** Standing coats of a face, newest first. */
+function standingCoats(part: PartDetail, face: Face) {
+  return part.facts.flatMap((f) =>
+    f.kind === 'coated' && f.isStanding && (f.face === null || f.face === face) ? [f] : [],
+  );
+}
+
+function lastCoatOf(part: PartDetail, sheetId: string) {
+  const coats = part.facts.flatMap((f) => (f.kind === 'coated' && f.isStanding ? [f] : []));
+  return (coats.find((c) => c.body.sheetId === sheetId) ?? coats[0])?.body;
+}
+
+/** What was on the page when the person decided: kept in the fact, never read by derivation (decisions.md 11). */
+function evidenceOf(part: PartDetail, face: FaceView, gates: GateVerdict | null): Record<string, unknown> {
+  const { airC, rhPct, surfaceC, dewPointC, basis, trust } = part.conditions;
+  return {
+    seenAtMs: part.nowMs,
+    headline: face.headline,
+    act: face.act.code,
+    conditions: { airC, rhPct, surfaceC, dewPointC, basis, trust },
+    gates:
+      gates?.gates.map((g) => ({ kind: g.kind, status: g.status, value: g.value, limit: g.limit })) ?? [],
+  };
+}

@@ -1,0 +1,15 @@
+import type { Failure } from '@calvetta/core';
+
+/** A typed failure at its field: what is wrong and what would be accepted. */
+export function failureWords(f: Failure): string {
+  switch (f.code) {
+    case 'out-of-range':
+      return `${f.got === null ? 'That' : Number(f.got.toFixed(1))} ${f.unit} is outside ${f.min} to ${f.max} ${f.unit}`;
+    case 'not-a-quantity':
+      return `“${f.text}” is not a number here: write ${f.accepts.join(' or ')}`;
+    case 'which-unit':
+      return `Which unit is ${f.text}? Write ${f.choices.map((c) => `“${f.text} ${c}”`).join(' or ')}`;
+    case 'contradiction':
+      return `This contradicts itself: ${f.rule}`;
+  }
+}

@@ -1,0 +1,45 @@
+import type { PlaceAirResponse } from '@calvetta/contract';
+import { TRUST_WORDS } from '@calvetta/contract/words';
+import { useNowMs } from '../../state/clock.ts';
+import { duration } from '../../ui/time.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+
+/** The instruments of a place, whether they are to be trusted, and how a real one reports. */
+export function Probes({ air }: { readonly air: PlaceAirResponse }) {
+  const nowMs = useNowMs();
+  const units = useUnits();
+  const first = air.probes[0];
+  const fit = air.fitToOutdoor;
+  return (
+    <section className="border border-line bg-panel p-3" aria-label="Probes">
+      <h2 className="text-[16px]">Probes</h2>
+      <ul>
+        {air.probes.map((p) => (
+          <li key={p.probeId} className="flex flex-wrap justify-between gap-x-4 border-t border-line/60 py-1">
+            <span>
+              {p.name}
+              {p.isSimulated ? <span className="text-[13px] text-quiet"> · simulated</span> : null}
+            </span>
+            <span className={p.trust === 'fresh' ? 'text-quiet' : 'text-bad'}>
+              {TRUST_WORDS[p.trust]}
+              {p.lastMs === null ? '' : ` · ${duration(Math.max(0, nowMs - p.lastMs))} ago`}
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-[13px] text-quiet">
+        {fit
+          ? `This place follows the outdoor air with a lag of ${duration(fit.tauS * 1000)} and ${units.kelvin(fit.offsetK)}, fitted on ${fit.n} readings (r.m.s. error ${units.spread(fit.rmsK)}): so its forecast is made.`
+          : 'Too few readings to fit how this place follows the outdoor air: its forecast uses a lag of 3 h.'}
+      </p>
+      {first ? (
+        <details className="mt-1 text-[13px]">
+          <summary className="cursor-pointer text-quiet">How a probe of your own reports</summary>
+          <pre className="mt-1 overflow-x-auto border border-line bg-ground p-2 whitespace-pre-wrap">{`curl -X POST '${location.origin}/api/readings?probe=${first.probeId}' \\
+  -H 'Authorization: Bearer <its token>' -H 'Content-Type: application/json' \\
+  -d '{"readings":[{"at":"${new Date(nowMs).toISOString().slice(0, 19)}Z","airC":12.4,"rhPct":71,"surfaceC":11.2}]}'`}</pre>
+        </details>
+      ) : null}
+    </section>
+  );
+}

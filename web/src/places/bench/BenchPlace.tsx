@@ -1,0 +1,178 @@
+import { useEffect, useMemo } from 'react';
+import { useSearchParams } from 'react-router';
+import type { BenchResponse, PartCard } from '@calvetta/contract';
+import { useBench } from '../../api/queries.ts';
+import { axisAround } from '../../drawings/axis.ts';
+import { AxisHead } from '../../drawings/AxisHead.tsx';
+import { useNowMs } from '../../state/clock.ts';
+import { useFocusPart } from '../../state/focusPart.ts';
+import { BENCH_HOURS, usePrefs } from '../../state/prefs.ts';
+import { Empty } from '../../ui/Empty.tsx';
+import { Waiting } from '../../ui/Trouble.tsx';
+import { dayAndTime } from '../../ui/time.ts';
+import { useIsNarrow } from '../../ui/useMedia.ts';
+import { useWidth } from '../../ui/useWidth.ts';
+import { BenchHead } from './BenchHead.tsx';
+import { BenchRow } from './BenchRow.tsx';
+import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
+import { BENCH_GRID } from './grid.ts';
+
+/** What can be coated, what is about to be lost, what holds the rest up: every part in motion on one time axis. */
+export function BenchPlace() {
+  const bench = useBench();
+  if (!bench.data) return <Waiting error={bench.error} what="bench" />;
+  return <BenchScreen bench={bench.data} />;
+}
+
+function BenchScreen({ bench }: { readonly bench: BenchResponse }) {
+  const [params, setParams] = useSearchParams();
+  const group = parseGroup(params.get('show'));
+  const machine = params.get('machine');
+  const rows = useMemo(
+    () => bench.rows.filter((r) => isInGroup(r, group) && (machine === null || r.machineId === machine)),
+    [bench.rows, group, machine],
+  );
+  const setList = useFocusPart((s) => s.setList);
+  useEffect(() => setList(rows.map((r) => r.partId)), [rows, setList]);
+  const change = (key: string, value: string | null): void =>
+    setParams(
+      (old) => {
+        const next = new URLSearchParams(old);
+        if (value === null) next.delete(key);
+        else next.set(key, value);
+        return next;
+      },
+      { replace: true },
+    );
+  return (
+    <>
+      <BenchHead bench={bench} />
+      <div className="px-4 pb-6 max-md:px-2">
+        <Filters bench={bench} group={group} machine={machine} change={change} />
+        {rows.length === 0 ? <NoRows bench={bench} group={group} /> : <Rows bench={bench} rows={rows} />}
+      </div>
+    </>
+  );
+}
+
+function NoRows({ bench, group }: { readonly bench: BenchResponse; readonly group: Group }) {
+  return bench.rows.length === 0 ? (
+    <Empty
+      title="Nothing is in motion"
+      text="A part appears here as soon as it is stripped, abraded or coated. Open it under Machines and log what was done."
+      next={{ to: '/machines', text: 'To the machines' }}
+    />
+  ) : (
+    <p className="p-6 text-quiet">
+      Nothing under “{GROUP_WORDS[group]}” just now. {bench.rows.length} parts are moving.
+    </p>
+  );
+}
+
+interface FilterProps {
+  readonly bench: BenchResponse;
+  readonly group: Group;
+  readonly machine: string | null;
+  readonly change: (key: string, value: string | null) => void;
+}
+
+function Filters({ bench, group, machine, change }: FilterProps) {
+  const nowMs = useNowMs();
+  const hours = usePrefs((s) => s.benchHours);
+  const setHours = usePrefs((s) => s.setBenchHours);
+  const machines = [...new Map(bench.rows.map((r) => [r.machineId, r.machineName]))];
+  const inMachine = bench.rows.filter((r) => machine === null || r.machineId === machine);
+  const chip = (isOn: boolean): string =>
+    `figure min-h-8 border px-2.5 text-[13px] whitespace-nowrap pointer-coarse:min-h-11 ${isOn ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel hover:border-ink'}`;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
+      <h1 className="text-[24px] leading-none">What can be coated</h1>
+      <p className="text-quiet max-md:w-full">
+        {dayAndTime(nowMs, bench.zone)} · {bench.rows.length} of {bench.partCount} parts moving
+      </p>
+      <div className="flex flex-wrap gap-1 md:ml-auto" role="group" aria-label="Show">
+        {GROUPS.map((g) => (
+          <button
+            key={g}
+            type="button"
+            aria-pressed={g === group}
+            className={chip(g === group)}
+            onClick={() => change('show', g === 'all' ? null : g)}
+          >
+            {GROUP_WORDS[g]}{' '}
+            <span className="opacity-70">{inMachine.filter((r) => isInGroup(r, g)).length}</span>
+          </button>
+        ))}
+      </div>
+      <select
+        aria-label="Machine"
+        className="min-h-8! py-0.5! text-[13px]"
+        value={machine ?? ''}
+        onChange={(e) => change('machine', e.target.value || null)}
+      >
+        <option value="">All machines</option>
+        {machines.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <div className="flex gap-1" role="group" aria-label="Time shown">
+        {BENCH_HOURS.map((h) => (
+          <button
+            key={h}
+            type="button"
+            aria-pressed={h === hours}
+            className={chip(h === hours)}
+            onClick={() => setHours(h)}
+          >
+            {h < 100 ? `${h} h` : `${h / 24} d`}
+          </button>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function Rows({ bench, rows }: { readonly bench: BenchResponse; readonly rows: readonly PartCard[] }) {
+  const nowMs = useNowMs();
+  const hours = usePrefs((s) => s.benchHours);
+  const isNarrow = useIsNarrow();
+  const [ref, width] = useWidth();
+  const axis = axisAround(nowMs, hours, width);
+  // One scale for every section on the screen, so that thickness compares across rows.
+  const fullUm = Math.max(
+    120,
+    ...rows.map((r) =>
+      Math.max(
+        r.specifiedUm,
+        r.layers.reduce((sum, l) => sum + l.dftUm, 0),
+      ),
+    ),
+  );
+  return (
+    <div role="list" aria-label="Parts in motion, what is lost first at the top">
+      <div
+        className={`sticky top-0 z-10 border-b border-line bg-ground ${isNarrow ? 'px-1' : BENCH_GRID}`}
+        aria-hidden="true"
+      >
+        {isNarrow ? null : (
+          <>
+            <span />
+            <span className="figure self-end pb-0.5 text-[12px] text-quiet">part</span>
+            <span className="figure self-end pb-0.5 text-[12px] text-quiet">state</span>
+          </>
+        )}
+        <div ref={ref} className="min-w-0">
+          {width > 0 ? <AxisHead axis={axis} nowMs={nowMs} zone={bench.zone} /> : null}
+        </div>
+        {isNarrow ? null : <span className="figure self-end pb-0.5 text-[12px] text-quiet">next act</span>}
+      </div>
+      {width > 0
+        ? rows.map((r) => (
+            <BenchRow key={r.partId} card={r} bench={bench} axis={axis} fullUm={fullUm} isNarrow={isNarrow} />
+          ))
+        : null}
+    </div>
+  );
+}

@@ -1,0 +1,170 @@
+import { lazy, Suspense, useEffect } from 'react';
+import { Link, useParams } from 'react-router';
+import type { PartDetail } from '@calvetta/contract';
+import { SUBSTRATE_WORDS, SURFACE_BASIS_WORDS } from '@calvetta/contract/words';
+import { usePart } from '../../api/queries.ts';
+import { Section } from '../../drawings/Section.tsx';
+import { useNowMs } from '../../state/clock.ts';
+import { useDialogs } from '../../state/dialogs.ts';
+import { useFocusPart } from '../../state/focusPart.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Waiting } from '../../ui/Trouble.tsx';
+import { StateWord } from '../../ui/StateWord.tsx';
+import { duration } from '../../ui/time.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+import { useWidth } from '../../ui/useWidth.ts';
+import { actView } from '../actText.ts';
+import { History } from './History.tsx';
+import { RouteStrip } from './RouteStrip.tsx';
+import { TimeBoard } from './TimeBoard.tsx';
+
+const Trace = lazy(() => import('./Trace.tsx'));
+
+/** One part: its film as a section, its windows and temperature on one time axis, its route and its history. */
+export default function PartPlace() {
+  const { partId = '' } = useParams();
+  const part = usePart(partId);
+  const setFocus = useFocusPart((s) => s.set);
+  useEffect(() => setFocus(partId), [partId, setFocus]);
+  if (!part.data) return <Waiting error={part.error} what="part" />;
+  return <PartScreen part={part.data} />;
+}
+
+function PartScreen({ part }: { readonly part: PartDetail }) {
+  return (
+    <>
+      <PartHead part={part} />
+      <div className="grid gap-5 p-4 lg:grid-cols-[400px_minmax(0,1fr)]">
+        <div className="flex flex-col gap-4">
+          <BigSection part={part} />
+          <Figures part={part} />
+          <RouteStrip part={part} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          <TimeBoard part={part}>
+            {(axis) => (
+              <Suspense fallback={<div className="h-[230px]" />}>
+                <Trace part={part} axis={axis} />
+              </Suspense>
+            )}
+          </TimeBoard>
+          <History part={part} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+function PartHead({ part }: { readonly part: PartDetail }) {
+  const nowMs = useNowMs();
+  const units = useUnits();
+  const show = useDialogs((s) => s.show);
+  const { card } = part;
+  const view = actView(card, nowMs, part.zone, units);
+  return (
+    <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line bg-panel px-4 py-3">
+      <div className="min-w-0">
+        <p className="text-[13px] text-quiet">
+          <Link
+            className="underline underline-offset-2"
+            to={`/machines/${encodeURIComponent(card.machineId)}`}
+          >
+            {card.machineName}
+          </Link>{' '}
+          · {card.assemblyName}
+        </p>
+        <h1 className="text-[26px] leading-tight">{card.name}</h1>
+      </div>
+      <p className="min-w-[240px] flex-1 text-[16px]">
+        <StateWord headline={card.headline} isLarge /> · {view.text}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {view.logs === null ? null : (
+          <Button
+            look={view.isMain ? 'main' : 'plain'}
+            onClick={() => show({ kind: 'log', partId: card.partId, factKind: view.logs! })}
+          >
+            {view.button}
+          </Button>
+        )}
+        <Button
+          onClick={() =>
+            show({ kind: 'log', partId: card.partId, factKind: view.logs === 'coated' ? 'tested' : 'coated' })
+          }
+        >
+          Log…
+        </Button>
+        <Button onClick={() => show({ kind: 'why', partId: card.partId })}>Why?</Button>
+        <Button look="quiet" onClick={() => show({ kind: 'edit', partId: card.partId })}>
+          Edit
+        </Button>
+      </div>
+    </header>
+  );
+}
+
+function BigSection({ part }: { readonly part: PartDetail }) {
+  const units = useUnits();
+  const [ref, width] = useWidth();
+  const { card } = part;
+  const totalUm = card.layers.reduce((sum, l) => sum + l.dftUm, 0);
+  const onUm = card.layers.filter((l) => !l.isPlanned).reduce((sum, l) => sum + l.dftUm, 0);
+  return (
+    <section aria-label="Section" className="border border-line bg-panel p-3">
+      <h2 className="flex items-baseline justify-between text-[16px]">
+        Section{' '}
+        <span className="text-[14px] text-quiet">
+          {units.film(onUm)} on, {units.film(card.specifiedUm)} specified
+        </span>
+      </h2>
+      <div ref={ref}>
+        {width > 0 ? (
+          <Section
+            layers={card.layers}
+            specifiedUm={card.specifiedUm}
+            profileUm={card.profileUm}
+            widthPx={width}
+            heightPx={Math.max(170, Math.min(300, 46 + card.layers.length * 34))}
+            fullUm={Math.max(totalUm, card.specifiedUm, 60) * 1.06}
+            labelled={units.units}
+            label={`Film of ${card.name}: ${card.layers.map((l) => `${l.name} ${units.film(l.dftUm)}${l.isPlanned ? ' to come' : ''}`).join(', ')}`}
+          />
+        ) : null}
+      </div>
+    </section>
+  );
+}
+
+function Figures({ part }: { readonly part: PartDetail }) {
+  const units = useUnits();
+  const { card, conditions, lag } = part;
+  const rows: readonly (readonly [string, string])[] = [
+    ['Metal', SUBSTRATE_WORDS[card.substrate]],
+    ['Place', conditions.placeName ?? 'not given'],
+    ['Surface now', `${units.temp(conditions.surfaceC)} · ${SURFACE_BASIS_WORDS[conditions.basis]}`],
+    ['Above dew point', card.marginK === null ? 'unknown' : units.kelvin(card.marginK)],
+    ['Area, mass', `${units.area(card.areaM2)} · ${part.massKg === null ? '—' : `${part.massKg} kg`}`],
+    ['Lag behind air', lag === null ? 'unknown: give mass and area' : duration(lag.tauS * 1000)],
+    ['Colour group', part.colourGroup ?? '—'],
+  ];
+  return (
+    <dl className="grid grid-cols-[120px_1fr] border border-line bg-panel px-3 py-2">
+      {rows.map(([k, v]) => (
+        <div key={k} className="contents">
+          <dt className="py-0.5 text-quiet">{k}</dt>
+          <dd className="py-0.5">{v}</dd>
+        </div>
+      ))}
+      {part.pairPartId === null ? null : (
+        <>
+          <dt className="py-0.5 text-quiet">Pair</dt>
+          <dd className="py-0.5">
+            <Link className="underline" to={`/parts/${encodeURIComponent(part.pairPartId)}`}>
+              its other side
+            </Link>
+          </dd>
+        </>
+      )}
+    </dl>
+  );
+}

@@ -1,0 +1,60 @@
+import type { PartDetail, RouteStepView } from '@calvetta/contract';
+import { STEP_WORDS } from '@calvetta/contract/words';
+import { useUnits } from '../../ui/useUnits.ts';
+
+/** The route as a vertical strip: what is done, what comes next, what is still to come. */
+export function RouteStrip({ part }: { readonly part: PartDetail }) {
+  const nextStepId = part.card.next?.stepId;
+  const isStripped = part.card.lastCoat !== null || part.card.bare !== null;
+  return (
+    <section aria-label="Route" className="border border-line bg-panel p-3">
+      <h2 className="mb-1 text-[16px]">Route</h2>
+      <ol className="border-l-2 border-line">
+        {part.route.map((s) => (
+          <Step
+            key={s.stepId}
+            step={s}
+            isNext={s.stepId === nextStepId}
+            isDone={s.sheetId === null ? isStripped && isBeforeCoats(s, part) : s.coatsDone >= s.coats}
+          />
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Preparation before the first coat is done once the metal was stripped or carries a film. */
+function isBeforeCoats(step: RouteStepView, part: PartDetail): boolean {
+  const firstCoat = part.route.find((s) => s.sheetId !== null);
+  return firstCoat === undefined || step.seq < firstCoat.seq;
+}
+
+interface StepProps {
+  readonly step: RouteStepView;
+  readonly isNext: boolean;
+  readonly isDone: boolean;
+}
+
+function Step({ step, isNext, isDone }: StepProps) {
+  const units = useUnits();
+  return (
+    <li
+      className={`relative flex items-baseline gap-2 py-0.5 pl-4 ${isDone && !isNext ? 'text-quiet' : ''}`}
+      aria-current={isNext ? 'step' : undefined}
+    >
+      <span
+        aria-hidden="true"
+        className={`absolute top-[9px] -left-[6px] size-2.5 border border-ink ${isDone ? 'bg-ink' : isNext ? 'bg-mark' : 'bg-panel'}`}
+      />
+      <span className={isNext ? 'font-semibold' : ''}>
+        {step.productName ?? STEP_WORDS[step.kind] ?? step.kind}
+      </span>
+      {step.sheetId === null ? null : (
+        <span className="figure text-[13px] text-quiet">
+          {step.coatsDone} of {step.coats} · {step.dftUm === null ? '' : `${units.film(step.dftUm)} a coat`}
+        </span>
+      )}
+      {isNext ? <span className="figure ml-auto text-[13px]">next</span> : null}
+    </li>
+  );
+}

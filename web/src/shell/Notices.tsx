@@ -1,0 +1,65 @@
+import { useEffect } from 'react';
+import { ERROR_REMEDIES, FACT_WORDS } from '@calvetta/contract/words';
+import { useNotices, type Notice } from '../state/notices.ts';
+import { useOutbox } from '../state/outbox.ts';
+
+const SHOWN_MS = 9000;
+
+/** What just happened, with its undo; and what a returning server refused, which stays until it is seen. */
+export function Notices() {
+  const list = useNotices((s) => s.list);
+  const refused = useOutbox((s) => s.refused);
+  const forget = useOutbox((s) => s.setRefused);
+  return (
+    <div
+      aria-live="polite"
+      className="pointer-events-none fixed bottom-3 left-1/2 z-[60] flex w-[min(560px,calc(100vw-16px))] -translate-x-1/2 flex-col gap-2 max-md:bottom-16"
+    >
+      {refused ? (
+        <p
+          role="alert"
+          className="pointer-events-auto flex items-center justify-between gap-3 border-l-4 border-bad bg-slate px-4 py-2 text-slate-ink"
+        >
+          <span>
+            An entry that had waited was refused ({FACT_WORDS[refused.fact.kind as keyof typeof FACT_WORDS]},{' '}
+            {refused.fact.partId}): {ERROR_REMEDIES[refused.error.code]}
+          </span>
+          <button type="button" className="figure min-h-11 px-2 underline" onClick={() => forget(null)}>
+            Seen
+          </button>
+        </p>
+      ) : null}
+      {list.map((n) => (
+        <NoticeLine key={n.id} notice={n} />
+      ))}
+    </div>
+  );
+}
+
+function NoticeLine({ notice }: { readonly notice: Notice }) {
+  const dismiss = useNotices((s) => s.dismiss);
+  useEffect(() => {
+    const timer = setTimeout(() => dismiss(notice.id), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [dismiss, notice.id]);
+  return (
+    <p
+      role="status"
+      className={`pointer-events-auto flex items-center justify-between gap-3 border-l-4 bg-slate px-4 py-1 text-slate-ink ${notice.tone === 'trouble' ? 'border-bad' : 'border-s-open'}`}
+    >
+      <span className="py-2">{notice.text}</span>
+      {notice.action ? (
+        <button
+          type="button"
+          className="figure min-h-11 px-3 underline underline-offset-4"
+          onClick={() => {
+            dismiss(notice.id);
+            notice.action?.run();
+          }}
+        >
+          {notice.action.label}
+        </button>
+      ) : null}
+    </p>
+  );
+}

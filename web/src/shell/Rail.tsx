@@ -1,0 +1,43 @@
+import { Anvil, CloudDrizzle, Settings2, TrainFront } from 'lucide-react';
+import { NavLink } from 'react-router';
+import { useOutbox } from '../state/outbox.ts';
+
+const PLACES = [
+  { to: '/', word: 'Bench', Icon: Anvil },
+  { to: '/machines', word: 'Machines', Icon: TrainFront },
+  { to: '/air', word: 'Air', Icon: CloudDrizzle },
+  { to: '/settings', word: 'Settings', Icon: Settings2 },
+] as const;
+
+/** The places, in the order of the work: a rail beside the screen, a bar under it on a phone. */
+export function Rail() {
+  const waiting = useOutbox((s) => s.waiting.length);
+  return (
+    <nav
+      aria-label="Places"
+      className="flex shrink-0 bg-slate text-slate-ink max-md:h-14 max-md:justify-around md:w-[76px] md:flex-col"
+    >
+      <span className="figure px-2 py-3 text-center text-[16px] max-md:hidden">Calvetta</span>
+      {PLACES.map(({ to, word, Icon }) => (
+        <NavLink
+          key={to}
+          to={to}
+          end={to === '/'}
+          className={({ isActive }) =>
+            `figure flex flex-1 flex-col items-center justify-center gap-1 text-[13px] md:h-[58px] md:flex-none ${
+              isActive ? 'bg-ground text-ink shadow-[inset_3px_0_0_var(--mark)]' : 'hover:bg-white/10'
+            }`
+          }
+        >
+          <Icon size={20} strokeWidth={1.6} aria-hidden="true" />
+          {word}
+        </NavLink>
+      ))}
+      {waiting > 0 ? (
+        <span role="status" className="figure m-1 bg-mark p-1 text-center text-[12px] text-white md:mt-auto">
+          {waiting} waiting to be sent
+        </span>
+      ) : null}
+    </nav>
+  );
+}

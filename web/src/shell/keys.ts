@@ -1,0 +1,62 @@
+import { useEffect } from 'react';
+import { useNavigate } from 'react-router';
+import { useDialogs } from '../state/dialogs.ts';
+import { useFocusPart } from '../state/focusPart.ts';
+
+/** After `g`: where to. Letters of places still to come are kept free (decisions.md 22). */
+export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> = {
+  b: { to: '/', word: 'Bench' },
+  m: { to: '/machines', word: 'Machines' },
+  a: { to: '/air', word: 'Air' },
+  e: { to: '/settings', word: 'Settings' },
+};
+export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [
+  ['/', 'find a part'],
+  ['j  k', 'next, previous part'],
+  ['Enter', 'open the part'],
+  ['c', 'log a coat on the part'],
+  ['r', 'log a reading'],
+  ['w', 'why?'],
+  ['?', 'these keys'],
+  ['Esc', 'close'],
+];
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** Single keys, so that a hand in a glove needs no chord. Silent while someone types or a dialog is open. */
+export function useKeys(): void {
+  const navigate = useNavigate();
+  useEffect(() => {
+    let isGoing = false;
+    const onKey = (e: KeyboardEvent): void => {
+      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target) || useDialogs.getState().open !== null)
+        return;
+      const { show } = useDialogs.getState();
+      const { partId, step } = useFocusPart.getState();
+      if (isGoing) {
+        isGoing = false;
+        const go = GO_KEYS[e.key];
+        if (go) void navigate(go.to);
+        return;
+      }
+      const acts: Readonly<Record<string, () => void>> = {
+        g: () => (isGoing = true),
+        '/': () => show({ kind: 'find' }),
+        '?': () => show({ kind: 'keys' }),
+        r: () => show({ kind: 'reading', placeId: null }),
+        j: () => step(1),
+        k: () => step(-1),
+        c: () => partId !== null && show({ kind: 'log', partId, factKind: 'coated' }),
+        w: () => partId !== null && show({ kind: 'why', partId }),
+      };
+      const act = acts[e.key];
+      if (!act) return;
+      e.preventDefault();
+      act();
+    };
+    addEventListener('keydown', onKey);
+    return () => removeEventListener('keydown', onKey);
+  }, [navigate]);
+}

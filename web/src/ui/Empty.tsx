@@ -1,0 +1,25 @@
+import { Link } from 'react-router';
+
+interface Props {
+  readonly title: string;
+  readonly text?: string;
+  readonly next?: { readonly to: string; readonly text: string };
+}
+
+/** Nothing to show: says why, and what to do next. */
+export function Empty({ title, text, next }: Props) {
+  return (
+    <div className="m-6 max-w-prose border border-line bg-panel p-6">
+      <h2 className="text-[20px]">{title}</h2>
+      {text === undefined ? null : <p className="mt-2 text-quiet">{text}</p>}
+      {next ? (
+        <Link
+          className="figure mt-4 inline-flex min-h-11 items-center border border-ink/60 px-4"
+          to={next.to}
+        >
+          {next.text}
+        </Link>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,35 @@
+import type { Headline } from '@calvetta/core';
+import { HEADLINE_WORDS } from '@calvetta/contract/words';
+
+const TONE: Readonly<Record<Headline, string>> = {
+  suspect: 'text-bad',
+  out: 'text-bad',
+  refused: 'text-bad',
+  unknown: 'text-quiet',
+  lift: 'text-bad',
+  closing: 'text-warn',
+  held: 'text-wait',
+  keyed: 'text-good',
+  open: 'text-good',
+  bare: 'text-warn',
+  shut: 'text-bad',
+  early: 'text-wait',
+  curing: 'text-quiet',
+  waiting: 'text-quiet',
+  cured: 'text-quiet',
+};
+
+/** The one word a part is shown by. The word carries the state; colour only helps to find it. */
+export function StateWord({
+  headline,
+  isLarge = false,
+}: {
+  readonly headline: Headline;
+  readonly isLarge?: boolean;
+}) {
+  return (
+    <span className={`figure whitespace-nowrap ${isLarge ? 'text-[20px]' : 'text-[14px]'} ${TONE[headline]}`}>
+      {HEADLINE_WORDS[headline]}
+    </span>
+  );
+}
