@@ -204,7 +204,7 @@ export const CAUTION_WORDS: Readonly<Record<string, string>> = {
 export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
   'sheet-forbids': 'the sheet forbids this follower',
   'not-a-listed-follower': 'the sheet lists its followers, and this is not one',
-  'one-pack-silent': 'a one-pack with a silent sheet: its recoat band is unknown, ask the maker',
+  'one-pack-silent': 'one-pack, sheet silent on recoat: ask the maker',
   'no-min-recoat': 'the sheet gives no recoat time',
   'bare-limit': 'no bare-metal limit is known for this metal: ask',
   clock: 'the record or the sheet does not cover this temperature',

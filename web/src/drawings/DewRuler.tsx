@@ -123,7 +123,7 @@ export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Pro
           fontWeight="600"
           fill="var(--ink)"
         >
-          {l.mark.name.slice(0, 18)} {text(l.mark.surfaceC)}
+          {l.mark.name.slice(0, 26)} {text(l.mark.surfaceC)}
         </text>
       ))}
     </svg>

@@ -36,13 +36,15 @@ export function Section({
   labelled,
   label,
 }: Props) {
-  const metalPx = Math.max(6, heightPx * (labelled ? 0.14 : 0.28));
+  const metalPx = labelled ? Math.max(6, heightPx * 0.14) : 5;
   const filmPx = heightPx - metalPx - 2;
   const scale = filmPx / Math.max(fullUm, 1);
   const baseY = heightPx - metalPx;
   const depthPx = Math.min(metalPx * 0.5, Math.max(1, profileUm * scale));
   const bandWidth = labelled ? widthPx * 0.46 : widthPx;
-  const bands = stack(layers, baseY + depthPx * 0.5, scale);
+  const all = stack(layers, baseY + depthPx * 0.5, scale);
+  // In a list the coats to come are one outline: how much is still to go on, not how many lines fit into 20 px.
+  const bands = labelled ? all : outlinePlanned(all);
   const specY = baseY + depthPx * 0.5 - specifiedUm * scale;
   return (
     <svg width={widthPx} height={heightPx} role="img" aria-label={label} className="block">
@@ -54,17 +56,18 @@ export function Section({
           width={bandWidth - (b.layer.isPlanned ? 1 : 0)}
           height={Math.max(0.8, b.height - 0.6)}
           fill={b.layer.isPlanned ? 'none' : b.layer.colour}
-          stroke={b.layer.isPlanned ? 'var(--quiet)' : 'none'}
-          strokeWidth="0.8"
-          strokeDasharray="3 2"
+          stroke={b.layer.isPlanned ? 'var(--quiet)' : 'var(--ink)'}
+          strokeOpacity={b.layer.isPlanned ? 1 : 0.35}
+          strokeWidth={b.layer.isPlanned ? 0.9 : 0.5}
+          strokeDasharray={b.layer.isPlanned ? '3 2' : undefined}
         />
       ))}
       <path d={metalPath(bandWidth, baseY, depthPx, heightPx)} fill="var(--metal)" />
       {specifiedUm > 0 ? (
         <path
-          d={`M${bandWidth - Math.min(10, bandWidth / 3)} ${specY}H${bandWidth}`}
+          d={`M${bandWidth - (labelled ? 10 : 7)} ${specY}H${bandWidth}`}
           stroke="var(--bad)"
-          strokeWidth="1.6"
+          strokeWidth={labelled ? 1.6 : 1.2}
         />
       ) : null}
       {labelled ? (
@@ -96,6 +99,22 @@ function stack(layers: readonly Layer[], fromY: number, scale: number): Band[] {
     y -= height;
     return { key: `${i}${layer.name}`, layer, top: y, height };
   });
+}
+
+/** All planned bands joined into one. */
+function outlinePlanned(bands: readonly Band[]): Band[] {
+  const on = bands.filter((b) => !b.layer.isPlanned);
+  const planned = bands.filter((b) => b.layer.isPlanned);
+  const first = planned[0];
+  if (!first) return on;
+  return [
+    ...on,
+    {
+      ...first,
+      top: Math.min(...planned.map((b) => b.top)),
+      height: planned.reduce((sum, b) => sum + b.height, 0),
+    },
+  ];
 }
 
 interface LabelProps {

@@ -3,6 +3,8 @@ import { SPAN_WORDS } from '@calvetta/contract/words';
 import { clampX, xOf, type TimeAxis } from './axis.ts';
 import { SPAN_FILL, SPAN_STROKE } from './ribbonLook.ts';
 
+const THIN: readonly RibbonSpan['state'][] = ['shut', 'out', 'forbidden', 'unknown', 'cured'];
+
 interface Props {
   readonly axis: TimeAxis;
   readonly heightPx: number;
@@ -109,6 +111,8 @@ export function WindowRibbon({
           const x = clampX(axis, f.from);
           const width = clampX(axis, f.to) - x;
           if (width <= 0) return null;
+          // What is lost is drawn thin: the eye goes to what can still be done.
+          const isThin = !withWords && THIN.includes(s.state);
           const hollow =
             isHeld &&
             (s.state === 'open' || s.state === 'closing' || s.state === 'keyed' || s.state === 'bare');
@@ -116,9 +120,9 @@ export function WindowRibbon({
             <rect
               key={`${s.state}${f.from}`}
               x={x}
-              y={top}
+              y={isThin ? top + bar / 2 - 2.5 : top}
               width={width}
-              height={bar}
+              height={isThin ? 5 : bar}
               fill={SPAN_FILL[s.state]}
               fillOpacity={hollow ? 0.22 : f.opacity}
               opacity={f.opacity < 0.6 ? 0.7 : 1}

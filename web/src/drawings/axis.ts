@@ -20,10 +20,10 @@ export function axisAround(nowMs: number, hours: number, widthPx: number): TimeA
   return { fromMs: nowMs - pastMs, toMs: nowMs - pastMs + hours * 3_600_000, widthPx };
 }
 
-/** Ticks at local hours: every 3, 6 or 24 h so that labels never touch (≥ 58 px apart). */
+/** Ticks at local hours: every 3, 6 or 24 h so that labels never touch (≥ 44 px apart). */
 export function ticksOf(axis: TimeAxis, localHourOf: (ms: number) => number): number[] {
   const pxPerHour = (axis.widthPx / (axis.toMs - axis.fromMs)) * 3_600_000;
-  const step = [1, 2, 3, 6, 12, 24, 48].find((h) => h * pxPerHour >= 58) ?? 48;
+  const step = [1, 2, 3, 6, 12, 24, 48].find((h) => h * pxPerHour >= 44) ?? 48;
   const out: number[] = [];
   for (let ms = Math.ceil(axis.fromMs / 3_600_000) * 3_600_000; ms < axis.toMs; ms += 3_600_000) {
     const hour = localHourOf(ms);

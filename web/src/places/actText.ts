@@ -96,10 +96,7 @@ export function gateReason(card: PartCard, units: Units): string {
   if (!gate || gate.value === null) return 'gate unknown';
   switch (gate.kind) {
     case 'dew-margin':
-      return `iron ${units.kelvin(gate.value)} above dew, ${units.kelvin(gate.limit).replace('+', '')} asked`.replace(
-        'iron',
-        card.substrate.includes('iron') ? 'iron' : 'metal',
-      );
+      return `${units.kelvin(gate.value)} of ${units.kelvin(gate.limit).replace('+', '')} above dew`;
     case 'rh-max':
     case 'rh-min':
       return `${gate.value.toFixed(0)} % RH, ${gate.kind === 'rh-max' ? 'at most' : 'at least'} ${gate.limit} %`;

@@ -49,7 +49,11 @@ function BenchScreen({ bench }: { readonly bench: BenchResponse }) {
       <BenchHead bench={bench} />
       <div className="px-4 pb-6 max-md:px-2">
         <Filters bench={bench} group={group} machine={machine} change={change} />
-        {rows.length === 0 ? <NoRows bench={bench} group={group} /> : <Rows bench={bench} rows={rows} />}
+        {rows.length === 0 ? (
+          <NoRows bench={bench} group={group} />
+        ) : (
+          <Rows bench={bench} rows={rows} machine={machine} change={change} />
+        )}
       </div>
     </>
   );
@@ -69,6 +73,10 @@ function NoRows({ bench, group }: { readonly bench: BenchResponse; readonly grou
   );
 }
 
+/** A choice among a few, pressed or not. */
+const chip = (isOn: boolean): string =>
+  `figure min-h-8 border px-2 text-[13px] whitespace-nowrap pointer-coarse:min-h-11 ${isOn ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel hover:border-ink'}`;
+
 interface FilterProps {
   readonly bench: BenchResponse;
   readonly group: Group;
@@ -78,16 +86,11 @@ interface FilterProps {
 
 function Filters({ bench, group, machine, change }: FilterProps) {
   const nowMs = useNowMs();
-  const hours = usePrefs((s) => s.benchHours);
-  const setHours = usePrefs((s) => s.setBenchHours);
-  const machines = [...new Map(bench.rows.map((r) => [r.machineId, r.machineName]))];
   const inMachine = bench.rows.filter((r) => machine === null || r.machineId === machine);
-  const chip = (isOn: boolean): string =>
-    `figure min-h-8 border px-2.5 text-[13px] whitespace-nowrap pointer-coarse:min-h-11 ${isOn ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel hover:border-ink'}`;
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2.5">
-      <h1 className="text-[24px] leading-none">What can be coated</h1>
-      <p className="text-quiet max-md:w-full">
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
+      <h1 className="text-[22px] leading-none">What can be coated</h1>
+      <p className="text-[13px] text-quiet max-md:w-full">
         {dayAndTime(nowMs, bench.zone)} · {bench.rows.length} of {bench.partCount} parts moving
       </p>
       <div className="flex flex-wrap gap-1 md:ml-auto" role="group" aria-label="Show">
@@ -104,39 +107,49 @@ function Filters({ bench, group, machine, change }: FilterProps) {
           </button>
         ))}
       </div>
-      <select
-        aria-label="Machine"
-        className="min-h-8! py-0.5! text-[13px]"
-        value={machine ?? ''}
-        onChange={(e) => change('machine', e.target.value || null)}
-      >
-        <option value="">All machines</option>
-        {machines.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-      <div className="flex gap-1" role="group" aria-label="Time shown">
-        {BENCH_HOURS.map((h) => (
-          <button
-            key={h}
-            type="button"
-            aria-pressed={h === hours}
-            className={chip(h === hours)}
-            onClick={() => setHours(h)}
-          >
-            {h < 100 ? `${h} h` : `${h / 24} d`}
-          </button>
-        ))}
-      </div>
     </div>
   );
 }
 
-function Rows({ bench, rows }: { readonly bench: BenchResponse; readonly rows: readonly PartCard[] }) {
+interface RowsProps extends Pick<FilterProps, 'bench' | 'machine' | 'change'> {
+  readonly rows: readonly PartCard[];
+}
+
+function Rows({ bench, rows, machine, change }: RowsProps) {
   const nowMs = useNowMs();
   const hours = usePrefs((s) => s.benchHours);
+  const setHours = usePrefs((s) => s.setBenchHours);
+  const machines = [...new Map(bench.rows.map((r) => [r.machineId, r.machineName]))];
+  const machineSelect = (
+    <select
+      aria-label="Machine"
+      className="min-h-7! w-full py-0! text-[13px] pointer-coarse:min-h-11!"
+      value={machine ?? ''}
+      onChange={(e) => change('machine', e.target.value || null)}
+    >
+      <option value="">all machines</option>
+      {machines.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </select>
+  );
+  const hoursShown = (
+    <div className="flex gap-1" role="group" aria-label="Time shown">
+      {BENCH_HOURS.map((h) => (
+        <button
+          key={h}
+          type="button"
+          aria-pressed={h === hours}
+          className={`${chip(h === hours)} min-h-7!`}
+          onClick={() => setHours(h)}
+        >
+          {h < 100 ? `${h} h` : `${h / 24} d`}
+        </button>
+      ))}
+    </div>
+  );
   const isNarrow = useIsNarrow();
   const [ref, width] = useWidth();
   const axis = axisAround(nowMs, hours, width);
@@ -151,28 +164,46 @@ function Rows({ bench, rows }: { readonly bench: BenchResponse; readonly rows: r
     ),
   );
   return (
-    <div role="list" aria-label="Parts in motion, what is lost first at the top">
+    <div>
       <div
-        className={`sticky top-0 z-10 border-b border-line bg-ground ${isNarrow ? 'px-1' : BENCH_GRID}`}
-        aria-hidden="true"
+        className={`sticky top-0 z-10 border-b border-line bg-ground ${isNarrow ? 'flex flex-wrap gap-2 px-1' : BENCH_GRID}`}
       >
-        {isNarrow ? null : (
+        {isNarrow ? (
+          <>
+            <div className="flex-1">{machineSelect}</div>
+            {hoursShown}
+          </>
+        ) : (
           <>
             <span />
-            <span className="figure self-end pb-0.5 text-[12px] text-quiet">part</span>
-            <span className="figure self-end pb-0.5 text-[12px] text-quiet">state</span>
+            {machineSelect}
+            <span className="figure text-[12px] text-quiet">state</span>
           </>
         )}
-        <div ref={ref} className="min-w-0">
+        <div ref={ref} className="min-w-0 self-end max-md:w-full">
           {width > 0 ? <AxisHead axis={axis} nowMs={nowMs} zone={bench.zone} /> : null}
         </div>
-        {isNarrow ? null : <span className="figure self-end pb-0.5 text-[12px] text-quiet">next act</span>}
+        {isNarrow ? null : (
+          <div className="col-span-2 flex items-center justify-between">
+            <span className="figure text-[12px] text-quiet">next act</span>
+            {hoursShown}
+          </div>
+        )}
       </div>
-      {width > 0
-        ? rows.map((r) => (
-            <BenchRow key={r.partId} card={r} bench={bench} axis={axis} fullUm={fullUm} isNarrow={isNarrow} />
-          ))
-        : null}
+      <div role="list" aria-label="Parts in motion, what is lost first at the top">
+        {width > 0
+          ? rows.map((r) => (
+              <BenchRow
+                key={r.partId}
+                card={r}
+                bench={bench}
+                axis={axis}
+                fullUm={fullUm}
+                isNarrow={isNarrow}
+              />
+            ))
+          : null}
+      </div>
     </div>
   );
 }
