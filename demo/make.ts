@@ -36,7 +36,7 @@ function add<K extends FactKind>(
     endedAt: minutes > 0 ? new Date(endMs).toISOString() : null,
     personId: serial % 3 === 0 ? 'ines' : serial % 3 === 1 ? 'tom' : 'ruth',
     supersedes: null,
-    body: body as Record<string, unknown>,
+    body: body,
   });
   return factId;
 }
@@ -88,7 +88,7 @@ function coated(
         tool: 'gun',
         batch: `B${(partId.length % 4) + 2}`,
         ...(over === undefined ? {} : { over }),
-      } as FactBodies['coated'],
+      },
       face,
       20,
     );

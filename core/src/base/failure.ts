@@ -1,5 +1,3 @@
-import { err } from './result.ts';
-
 /** A number outside what the formula or the sheet covers. `unit` names the unit of got, min and max. */
 export interface OutOfRange {
   readonly code: 'out-of-range';
@@ -51,7 +49,7 @@ export function rangeFailure(
 export function firstOutOfRange(checks: readonly (readonly [string, number, number, number, string])[]) {
   for (const [field, value, min, max, unit] of checks) {
     const failure = rangeFailure(field, value, min, max, unit);
-    if (failure) return err(failure);
+    if (failure) return { ok: false as const, error: failure };
   }
   return null;
 }

@@ -5,7 +5,6 @@ import {
   type Conditions,
   DEFAULT_RH_MAX_PCT,
   DEW_MARGIN_K,
-  type GateVerdict,
 } from '../air/gate.ts';
 import { wettingPointOf } from '../air/dewPoint.ts';
 import { esOverWaterHpa } from '../air/saturation.ts';

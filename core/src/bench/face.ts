@@ -14,7 +14,6 @@ import {
   type WindowRule,
 } from '../cure/windows.ts';
 import type { Substrate } from '../part/substrate.ts';
-import { surfaceAt, type SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import {
   coatStates,
@@ -135,12 +134,6 @@ function bareOf(input: FaceInput, facts: readonly Fact[], coats: readonly CoatSt
   const isOut =
     wetted || (edge?.worstMs !== undefined && edge.worstMs !== null && edge.worstMs <= input.nowMs);
   return { prep, sinceMs: startMs, limit, edge, isOut, remedy: remedyWhenOut(input.substrate, prep) };
-}
-
-/** Out is said only of what the record shows: a forecast that touched the present does not spoil metal. */
-function hasPassed(edge: Edge | null, input: FaceInput): boolean {
-  if (edge === null || edge.worstMs === null || edge.worstMs > input.nowMs) return false;
-  return surfaceAt(input.track, edge.worstMs)?.source !== 'forecast';
 }
 
 function uncoatedFace(input: FaceInput, next: PlannedCoat | null, bare: BareState | null): Core {

@@ -19,14 +19,17 @@ export const TESTS = ['tack', 'thumb-twist', 'thumbnail'] as const;
 export type TestKind = (typeof TESTS)[number];
 export const CONTAMINANTS = ['bare-hand', 'oil', 'dust', 'wax', 'other'] as const;
 
+/** The kind says it all. */
+type NoBody = Readonly<Record<string, never>>;
+
 /** What each kind of fact says beyond who, when and where. Stored once, never changed. */
 export interface FactBodies {
   stripped: { readonly method: StripMethod };
   pretreated: { readonly method: (typeof PRETREATMENTS)[number]; readonly limitHours?: number };
-  degreased: Record<never, never>;
-  wiped: Record<never, never>;
+  degreased: NoBody;
+  wiped: NoBody;
   abraded: { readonly how: 'dry' | 'wet'; readonly gritP?: number };
-  'cut-through': Record<never, never>;
+  'cut-through': NoBody;
   contaminated: { readonly by: (typeof CONTAMINANTS)[number] };
   wetted: { readonly by: 'rain' | 'dew' | 'wash' | 'other' };
   coated: {

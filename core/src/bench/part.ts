@@ -134,7 +134,7 @@ function faceResult(
   const state: FaceState = { ...derived, gate, untilTouch };
   const headline = headlineOf(state);
   const lead = sheet ? leadMinutes(sheet, part.areaM2, part.faces.length) : 0;
-  const fit = asks && sheet ? fitFor(sheet) : [];
+  const fit = asks ? fitFor(sheet) : [];
   return {
     ...state,
     headline,

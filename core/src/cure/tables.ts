@@ -22,7 +22,10 @@ export function stageTable(sheet: ProductSheet, stage: Stage): RateTable | null 
 
 function tableFor(sheet: ProductSheet, times: StageTimes, type: 'min' | 'max'): RateTable | null {
   let tables = cache.get(times);
-  if (!tables) cache.set(times, (tables = new Map()));
+  if (!tables) {
+    tables = new Map<string, RateTable | null>();
+    cache.set(times, tables);
+  }
   const key = `${type}|${sheet.cureMinC ?? ''}|${sheet.binder}`;
   let table = tables.get(key);
   if (table === undefined) {

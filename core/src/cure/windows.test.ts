@@ -57,7 +57,8 @@ const statesOf = (track: readonly SurfaceStretch[], s: ReturnType<typeof sheet>,
 
 describe('which window applies', () => {
   it('a two-pack with a silent sheet gets 24 h or scuff (trade, common practice); a one-pack is unknown', () => {
-    const { maxRecoat: _gone, ...stages } = sheet().stages;
+    const { maxRecoat, ...stages } = sheet().stages;
+    expect(maxRecoat).toBeDefined();
     expect(windowRule(sheet({ stages }), sheet())).toMatchObject({ kind: 'intervals', basis: 'default-24h' });
     expect(windowRule(sheet({ stages, packs: 1 }), sheet())).toEqual({
       kind: 'unknown',

@@ -54,7 +54,10 @@ const serialised = new WeakMap<Snapshot, Map<string, string>>();
 
 function jsonOnce(snapshot: Snapshot, key: string, make: () => unknown): string {
   let bySnapshot = serialised.get(snapshot);
-  if (!bySnapshot) serialised.set(snapshot, (bySnapshot = new Map()));
+  if (!bySnapshot) {
+    bySnapshot = new Map<string, string>();
+    serialised.set(snapshot, bySnapshot);
+  }
   let text = bySnapshot.get(key);
   if (text === undefined) bySnapshot.set(key, (text = JSON.stringify(make())));
   return text;

@@ -295,7 +295,7 @@ function shopSpeeds(frame: Frame, ready: readonly ReadyPart[]): Map<string, { sp
       )) {
         const coat = coatUnder(face.coats, test.happenedAtMs);
         const p = coat && predictedAtTest(coat, test, r.track);
-        if (coat && p !== null && p !== undefined)
+        if (coat && p !== null)
           points.push({ productId: coat.sheet.productId, predictedProgress: p, reached: test.body.reached });
       }
     }

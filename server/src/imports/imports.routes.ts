@@ -152,7 +152,8 @@ async function storeForecast(
 
 async function targetOf(deps: Deps, req: Request) {
   const shop = await needShop(deps);
-  const placeId = String(req.query['place'] ?? '');
+  const place = req.query['place'];
+  const placeId = typeof place === 'string' ? place : '';
   if (!shop.places.some((p) => p.placeId === placeId)) {
     throw invalidInput([
       {

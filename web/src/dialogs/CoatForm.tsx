@@ -10,7 +10,7 @@ import { Choice, Field } from '../ui/Field.tsx';
 import { useUnits } from '../ui/useUnits.ts';
 import { failureWords } from './failureWords.ts';
 import { GateLine } from './GateLine.tsx';
-import type { SubmitBody } from './LogDialog.tsx';
+import type { SubmitBody } from './submit.ts';
 import { problemAt } from './refusal.ts';
 
 interface Props {

@@ -14,6 +14,7 @@ import { CoatForm } from './CoatForm.tsx';
 import { BothVersions } from './BothVersions.tsx';
 import { LOG_KINDS } from './factForms.ts';
 import { isRefusal, refusalWords } from './refusal.ts';
+import type { SubmitBody } from './submit.ts';
 import { SimpleForm } from './SimpleForm.tsx';
 import { useRecord } from './useRecord.ts';
 
@@ -54,9 +55,6 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
     </Panel>
   );
 }
-
-/** What every form hands over: its body, with a reason where one is needed. */
-export type SubmitBody = (body: Record<string, unknown>, evidence?: Record<string, unknown>) => void;
 
 interface FormProps {
   readonly part: PartDetail;

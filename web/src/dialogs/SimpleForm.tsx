@@ -8,7 +8,7 @@ import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
 import { FORMS, type FormField, type FormShape } from './factForms.ts';
 import { failureWords } from './failureWords.ts';
-import type { SubmitBody } from './LogDialog.tsx';
+import type { SubmitBody } from './submit.ts';
 import { problemAt } from './refusal.ts';
 
 interface Props {
@@ -29,7 +29,7 @@ function firstValues(form: FormShape, part: PartDetail, correct: FactView | unde
   return Object.fromEntries(
     form.fields.map((f) => {
       const known = body[f.name];
-      if (known !== undefined) return [f.name, String(known)];
+      if (typeof known === 'string' || typeof known === 'number') return [f.name, String(known)];
       if (f.type === 'choice') return [f.name, suggested(f.name, part) ?? f.options[0] ?? ''];
       return [f.name, f.type === 'place' ? (part.card.placeId ?? '') : ''];
     }),

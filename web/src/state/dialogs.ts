@@ -20,7 +20,7 @@ export type OpenDialog =
 
 interface Dialogs {
   readonly open: OpenDialog;
-  show(dialog: OpenDialog): void;
+  show: (dialog: OpenDialog) => void;
 }
 
 export const useDialogs = create<Dialogs>()((set) => ({ open: null, show: (open) => set({ open }) }));

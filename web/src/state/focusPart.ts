@@ -5,9 +5,9 @@ interface FocusPart {
   readonly partId: string | null;
   /** Parts of the list on screen, in order. */
   readonly list: readonly string[];
-  set(partId: string | null): void;
-  setList(list: readonly string[]): void;
-  step(by: 1 | -1): void;
+  set: (partId: string | null) => void;
+  setList: (list: readonly string[]) => void;
+  step: (by: 1 | -1) => void;
 }
 
 export const useFocusPart = create<FocusPart>()((set) => ({

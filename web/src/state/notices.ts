@@ -10,8 +10,8 @@ export interface Notice {
 }
 interface Notices {
   readonly list: readonly Notice[];
-  say(notice: Omit<Notice, 'id'>): void;
-  dismiss(id: string): void;
+  say: (notice: Omit<Notice, 'id'>) => void;
+  dismiss: (id: string) => void;
 }
 
 export const useNotices = create<Notices>()((set) => ({

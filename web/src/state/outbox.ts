@@ -12,8 +12,8 @@ interface Outbox {
   readonly waiting: readonly FactInput[];
   /** A waiting fact that the server refused when it came back: shown, never dropped in silence. */
   readonly refused: { readonly fact: FactInput; readonly error: ErrorBody } | null;
-  setWaiting(waiting: readonly FactInput[]): void;
-  setRefused(refused: Outbox['refused']): void;
+  setWaiting: (waiting: readonly FactInput[]) => void;
+  setRefused: (refused: Outbox['refused']) => void;
 }
 export const useOutbox = create<Outbox>()((set) => ({
   waiting: [],

@@ -15,11 +15,11 @@ interface Prefs {
   readonly benchHours: BenchHours;
   /** The place on the Bench's dew ruler; null: the dampest. */
   readonly rulerPlaceId: string | null;
-  setUnits(units: Partial<UnitPreference>): void;
-  setTheme(theme: 'light' | 'dark'): void;
-  setPerson(personId: string): void;
-  setBenchHours(hours: BenchHours): void;
-  setRulerPlace(placeId: string): void;
+  setUnits: (units: Partial<UnitPreference>) => void;
+  setTheme: (theme: 'light' | 'dark') => void;
+  setPerson: (personId: string) => void;
+  setBenchHours: (hours: BenchHours) => void;
+  setRulerPlace: (placeId: string) => void;
 }
 
 export const usePrefs = create<Prefs>()(
