@@ -267,6 +267,7 @@ export interface PlaceAirResponse extends Moment {
   readonly fitToOutdoor: {
     readonly tauS: number;
     readonly offsetK: number;
+    readonly vapourOffsetHpa: number;
     readonly rmsK: number;
     readonly n: number;
   } | null;

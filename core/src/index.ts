@@ -21,6 +21,7 @@ export * from './part/thermal/lag.ts';
 export * from './part/thermal/response.ts';
 export * from './part/thermal/track.ts';
 export * from './part/thermal/calibrate.ts';
+export * from './part/thermal/placeAir.ts';
 export * from './products/curve.ts';
 export * from './products/sheet.ts';
 export * from './cure/rate.ts';

@@ -73,12 +73,12 @@ export const ACT_WORDS: Readonly<Record<ActCode, string>> = {
 
 export const GATE_WORDS: Readonly<Record<GateKind, string>> = {
   'dew-margin': 'surface above dew point',
-  'rh-max': 'humidity, most',
-  'rh-min': 'humidity, least',
-  'surface-min': 'surface, least',
-  'surface-max': 'surface, most',
-  'air-min': 'air, least',
-  'air-max': 'air, most',
+  'rh-max': 'humidity at most',
+  'rh-min': 'humidity at least',
+  'surface-min': 'surface at least',
+  'surface-max': 'surface at most',
+  'air-min': 'air at least',
+  'air-max': 'air at most',
 };
 export const GATE_STATUS_WORDS: Readonly<Record<GateStatus, string>> = {
   pass: 'pass',

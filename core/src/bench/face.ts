@@ -14,6 +14,7 @@ import {
   type WindowRule,
 } from '../cure/windows.ts';
 import type { Substrate } from '../part/substrate.ts';
+import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import {
   coatStates,

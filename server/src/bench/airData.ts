@@ -1,7 +1,8 @@
 import {
   DAY_MS,
   dropStuckRuns,
-  fitLag,
+  esOverWaterHpa,
+  fitPlace,
   HOUR_MS,
   placeAirFromOutdoor,
   placeAirTrack,
@@ -10,10 +11,12 @@ import {
   stretchesFrom,
   type AirReading,
   type AirStretch,
-  type LagFit,
   type OwnReading,
+  type PlaceFit,
   type PlaceNow,
+  type PlaceStart,
   type ReadingTrust,
+  UNFITTED,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
@@ -68,7 +71,7 @@ export async function loadAir(
 export interface PlaceAir {
   readonly track: readonly AirStretch[];
   readonly now: PlaceNow;
-  readonly fit: LagFit | null;
+  readonly fit: PlaceFit | null;
 }
 
 /** Joins a place's readings, its share of the outdoor forecast and its median into one track without holes. */
@@ -133,19 +136,16 @@ function speakingNow(recent: readonly AirReading[], good: readonly AirReading[],
     : { trust: 'none', atMs: null, airC: null, rhPct: null };
 }
 
-/** How the place follows the outdoor air: lag and offset fitted on the last 14 days, one reading an hour. */
+/** How the place follows the outdoor air, fitted on the last 14 days, one reading an hour. */
 function fitToOutdoor(
   readings: readonly AirReading[],
   outdoor: readonly AirStretch[],
   nowMs: number,
-): LagFit | null {
+): PlaceFit | null {
   const sinceMs = nowMs - FIT_DAYS * DAY_MS;
-  const hourly = readings
-    .filter((r, i) => r.atMs >= sinceMs && i % 6 === 0)
-    .map((r) => ({ atMs: r.atMs, surfaceC: r.airC }));
-  return fitLag(
+  return fitPlace(
     outdoor.filter((s) => s.toMs > sinceMs && s.fromMs < nowMs),
-    hourly,
+    readings.filter((r, i) => r.atMs >= sinceMs && i % 6 === 0),
   );
 }
 
@@ -153,19 +153,25 @@ function forecastOf(
   place: PlaceInfo,
   readings: readonly AirReading[],
   outdoor: readonly AirStretch[],
-  fit: LagFit | null,
+  fit: PlaceFit | null,
   nowMs: number,
 ): AirStretch[] {
-  const use = fit ?? { tauS: 3 * 3600, offsetK: 0 };
+  const use = fit ?? UNFITTED;
   const past = outdoor.filter((s) => s.toMs <= nowMs);
   const ahead = outdoor
     .filter((s) => s.toMs > nowMs)
     .map((s) => (s.fromMs < nowMs ? sliceAir(s, nowMs, s.toMs) : s));
   const newest = readings[readings.length - 1];
-  const startC =
-    newest && nowMs - newest.atMs < 3 * HOUR_MS ? newest.airC : (ahead[0]?.fromC ?? 10) + use.offsetK;
+  const unread = (s: AirStretch | undefined): PlaceStart => ({
+    airC: (s?.fromC ?? 10) + use.offsetK,
+    vapourHpa: null,
+  });
+  const start =
+    newest && nowMs - newest.atMs < 3 * HOUR_MS
+      ? { airC: newest.airC, vapourHpa: (newest.rhPct / 100) * esOverWaterHpa(newest.airC) }
+      : unread(ahead[0]);
   return [
-    ...placeAirFromOutdoor(past, use, (past[0]?.fromC ?? 10) + use.offsetK, place.setpointC),
-    ...placeAirFromOutdoor(ahead, use, startC, place.setpointC),
+    ...placeAirFromOutdoor(past, use, unread(past[0]), place.setpointC),
+    ...placeAirFromOutdoor(ahead, use, start, place.setpointC),
   ];
 }

@@ -151,11 +151,13 @@ async function judgeCoat(deps: Deps, f: FactInput): Promise<void> {
   }
 }
 
-const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early'] as const;
+/** Held is here because a gate that is not a clear pass goes into the ledger with its reason (decisions.md 4). */
+const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early', 'held'] as const;
 
 function refusal(face: FaceResult, productId: string): string | null {
   // Another coat of the product still wet below is a stack: allowed, slowed, and shown.
   const below = face.coats[face.coats.length - 1];
   if (face.headline === 'early' && below?.sheet.productId === productId) return null;
+  if (face.act.code === 'coat-if-accepted') return 'marginal';
   return REFUSING.find((h) => h === face.headline) ?? null;
 }

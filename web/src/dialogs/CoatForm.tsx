@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { judgeGates, limitsOf, parseQuantity, UM_PER_MIL, type Face, type GateVerdict } from '@calvetta/core';
 import type { FactView, FaceView, PartDetail } from '@calvetta/contract';
 import { CAUTION_WORDS, FACT_WORDS } from '@calvetta/contract/words';
@@ -7,6 +7,7 @@ import { useSheets } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
+import { Foot } from '../ui/Foot.tsx';
 import { useUnits } from '../ui/useUnits.ts';
 import { failureWords } from './failureWords.ts';
 import { GateLine } from './GateLine.tsx';
@@ -20,6 +21,8 @@ interface Props {
   readonly error: ApiError | null;
   readonly isBusy: boolean;
   readonly submit: SubmitBody;
+  /** Who and when: asked by every form, above its buttons. */
+  readonly children: ReactNode;
 }
 
 /** Reasons a person may accept a marginal or unknown gate with: one chip is the second touch. */
@@ -32,7 +35,7 @@ const GATE_REASONS = [
 const TOOLS = ['gun', 'brush', 'roller', 'aerosol'] as const;
 
 /** Filled in from the route, the last coat and the air: product, film, tool, batch. */
-export function CoatForm({ part, face, correct, error, isBusy, submit }: Props) {
+export function CoatForm({ part, face, correct, error, isBusy, submit, children }: Props) {
   const sheets = useSheets();
   const units = useUnits();
   const filmUnit = usePrefs((s) => s.units.film);
@@ -86,18 +89,14 @@ export function CoatForm({ part, face, correct, error, isBusy, submit }: Props) 
   const needsReason = error?.body.code === 'coat-refused';
   return (
     <>
-      {gates ? (
-        <div className="flex flex-col gap-0.5 border border-line bg-ground p-2">
-          {gates.gates.map((g) => (
-            <GateLine key={g.kind} gate={g} />
+      {gates ? <Gates verdict={gates} /> : null}
+      {sheet && sheet.cautions.length > 0 ? (
+        <ul className="list-[square] border-l-4 border-mark bg-ground py-1.5 pr-3 pl-7 text-[14px]">
+          {sheet.cautions.map((c) => (
+            <li key={c}>{CAUTION_WORDS[c] ?? c}</li>
           ))}
-        </div>
+        </ul>
       ) : null}
-      {sheet?.cautions.map((c) => (
-        <p key={c} className="border-l-4 border-mark bg-ground px-3 py-1.5 text-[14px]">
-          {CAUTION_WORDS[c] ?? c}
-        </p>
-      ))}
       <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
         <Field
           label="Product"
@@ -142,33 +141,51 @@ export function CoatForm({ part, face, correct, error, isBusy, submit }: Props) 
           <input value={reason} autoFocus onChange={(e) => setReason(e.target.value)} />
         </Field>
       ) : null}
-      {isMarginal && !correct && !needsReason ? (
-        <fieldset className="flex flex-col gap-2">
-          <legend className="mb-1">
-            {gates.status === 'fail'
-              ? 'The air forbids it. If it was done all the same, say why:'
-              : 'Not a clear pass. Accept it with a reason; the touch logs the coat:'}
-          </legend>
-          <div className="flex flex-wrap gap-2">
-            {GATE_REASONS.map((r) => (
-              <Button key={r} disabled={isBusy} onClick={() => log(r)}>
-                {r}
-              </Button>
-            ))}
-          </div>
-        </fieldset>
-      ) : (
-        <Button
-          look="main"
-          className="self-start"
-          autoFocus={!needsReason}
-          disabled={isBusy || (needsReason && reason.trim() === '')}
-          onClick={() => log(reason)}
-        >
-          {correct ? 'Save correction' : `${FACT_WORDS.coated}: log it`}
-        </Button>
-      )}
+      {children}
+      <Foot>
+        {isMarginal && !correct && !needsReason ? (
+          <fieldset className="flex flex-col gap-2">
+            <legend className="mb-1">
+              {gates.status === 'fail'
+                ? 'The air forbids it. If it was done all the same, say why:'
+                : 'Not a clear pass. Accept it with a reason; the touch logs the coat:'}
+            </legend>
+            <div className="flex flex-wrap gap-2">
+              {GATE_REASONS.map((r) => (
+                <Button key={r} disabled={isBusy} onClick={() => log(r)}>
+                  {r}
+                </Button>
+              ))}
+            </div>
+          </fieldset>
+        ) : (
+          <Button
+            look="main"
+            autoFocus={!needsReason}
+            disabled={isBusy || (needsReason && reason.trim() === '')}
+            onClick={() => log(reason)}
+          >
+            {correct ? 'Save correction' : `${FACT_WORDS.coated}: log it`}
+          </Button>
+        )}
+      </Foot>
     </>
+  );
+}
+
+/** One line when all pass; each gate in its own line as soon as one does not. */
+function Gates({ verdict }: { readonly verdict: GateVerdict }) {
+  const lines = verdict.gates.map((g) => <GateLine key={g.kind} gate={g} />);
+  return verdict.status === 'pass' ? (
+    <details className="border border-line bg-ground px-2 py-1 text-[14px]">
+      <summary className="cursor-pointer">
+        <span className="figure mr-2 text-good">pass</span>
+        all {verdict.gates.length} gates pass now
+      </summary>
+      {lines}
+    </details>
+  ) : (
+    <div className="flex flex-col gap-0.5 border border-line bg-ground p-2">{lines}</div>
   );
 }
 

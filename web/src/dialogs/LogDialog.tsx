@@ -108,6 +108,16 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
   const stored =
     error?.body.code === 'superseded-already' ? (error.body.details['stored'] as FactView) : null;
   const common = { part, face, error, isBusy, submit, ...(correct ? { correct } : {}) };
+  const whoAndWhen = (
+    <>
+      <WhoAndWhen part={part} face={face} onFace={setFace} atMs={atMs} onAt={setAtMs} error={error} />
+      {correct ? (
+        <Button look="quiet" className="self-start" disabled={isBusy} onClick={() => send('voided', {})}>
+          It never happened: void it
+        </Button>
+      ) : null}
+    </>
+  );
   return (
     <div className="flex flex-col gap-4">
       {correct ? null : <KindChoice kind={kind} onKind={onKind} />}
@@ -127,13 +137,13 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
           }}
         />
       ) : null}
-      {kind === 'coated' ? <CoatForm {...common} /> : <SimpleForm {...common} kind={kind} />}
-      <WhoAndWhen part={part} face={face} onFace={setFace} atMs={atMs} onAt={setAtMs} error={error} />
-      {correct ? (
-        <Button look="quiet" className="self-start" disabled={isBusy} onClick={() => send('voided', {})}>
-          It never happened: void it
-        </Button>
-      ) : null}
+      {kind === 'coated' ? (
+        <CoatForm {...common}>{whoAndWhen}</CoatForm>
+      ) : (
+        <SimpleForm {...common} kind={kind}>
+          {whoAndWhen}
+        </SimpleForm>
+      )}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { parseQuantity, splitNumber, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import type { ApiError } from '../api/client.ts';
@@ -6,6 +6,7 @@ import { useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
+import { Foot } from '../ui/Foot.tsx';
 import { FORMS, type FormField, type FormShape } from './factForms.ts';
 import { failureWords } from './failureWords.ts';
 import type { SubmitBody } from './submit.ts';
@@ -19,6 +20,8 @@ interface Props {
   readonly error: ApiError | null;
   readonly isBusy: boolean;
   readonly submit: SubmitBody;
+  /** Who and when: asked by every form, above its buttons. */
+  readonly children: ReactNode;
 }
 
 type Values = Readonly<Record<string, string>>;
@@ -72,7 +75,7 @@ function readField(f: FormField, text: string, bareUnit: 'C' | 'F'): Read {
 }
 
 /** A few choices and a button: the second touch stores it. */
-export function SimpleForm({ part, kind, correct, error, isBusy, submit }: Props) {
+export function SimpleForm({ part, kind, correct, error, isBusy, submit, children }: Props) {
   const form = FORMS[kind];
   const bareUnit = usePrefs((s) => s.units.temperature);
   const [values, setValues] = useState<Values>(() => (form ? firstValues(form, part, correct) : {}));
@@ -104,7 +107,8 @@ export function SimpleForm({ part, kind, correct, error, isBusy, submit }: Props
           onChange={(v) => setValues((old) => ({ ...old, [f.name]: v }))}
         />
       ))}
-      <div className="flex gap-3">
+      {children}
+      <Foot>
         {form.finish.map((f, i) => (
           <Button
             key={f.text}
@@ -116,7 +120,7 @@ export function SimpleForm({ part, kind, correct, error, isBusy, submit }: Props
             {correct && form.finish.length === 1 ? 'Save correction' : f.text}
           </Button>
         ))}
-      </div>
+      </Foot>
     </>
   );
 }

@@ -37,12 +37,13 @@ export function Section({
   label,
 }: Props) {
   const metalPx = labelled ? Math.max(6, heightPx * 0.14) : 5;
-  const filmPx = heightPx - metalPx - 2;
+  // Room above for the specification's own words.
+  const filmPx = heightPx - metalPx - (labelled ? 20 : 2);
   const scale = filmPx / Math.max(fullUm, 1);
   const baseY = heightPx - metalPx;
   const depthPx = Math.min(metalPx * 0.5, Math.max(1, profileUm * scale));
   const bandWidth = labelled ? widthPx * 0.46 : widthPx;
-  const all = stack(layers, baseY + depthPx * 0.5, scale);
+  const all = stack(layers, baseY + depthPx * 0.5, depthPx * 0.6, scale);
   // In a list the coats to come are one outline: how much is still to go on, not how many lines fit into 20 px.
   const bands = labelled ? all : outlinePlanned(all);
   const specY = baseY + depthPx * 0.5 - specifiedUm * scale;
@@ -92,12 +93,18 @@ interface Band {
   readonly height: number;
 }
 
-function stack(layers: readonly Layer[], fromY: number, scale: number): Band[] {
-  let y = fromY;
+/** Bands from the mean line of the profile up; the first coat also fills the valleys below that line. */
+function stack(layers: readonly Layer[], meanY: number, valleyPx: number, scale: number): Band[] {
+  let y = meanY;
   return layers.map((layer, i) => {
     const height = layer.dftUm * scale;
     y -= height;
-    return { key: `${i}${layer.name}`, layer, top: y, height };
+    return {
+      key: `${i}${layer.name}`,
+      layer,
+      top: y,
+      height: height + (i === 0 && !layer.isPlanned ? valleyPx : 0),
+    };
   });
 }
 

@@ -32,6 +32,11 @@ export function duration(ms: number): string {
   return hours % 24 === 0 || days >= 6 ? `${days} d` : `${days} d ${hours % 24} h`;
 }
 
+/** "just now", "12 min ago": how old a reading is. */
+export function ago(ms: number): string {
+  return ms < 45_000 ? 'just now' : `${duration(ms)} ago`;
+}
+
 /** For an `<input type="datetime-local">`, in the shop's zone. */
 export function toLocalInput(ms: number, zone: string): string {
   return format(new TZDate(ms, zone), "yyyy-MM-dd'T'HH:mm");

@@ -1,5 +1,5 @@
 import { lumpAfterC } from './response.ts';
-import { sliceAir, type AirStretch, type OwnReading } from './track.ts';
+import type { AirStretch, OwnReading } from './track.ts';
 
 /** A lag and an offset fitted to readings, with how well they fit. */
 export interface LagFit {
@@ -81,36 +81,6 @@ function lumpAtReadings(air: readonly AirStretch[], readings: readonly OwnReadin
       r++;
     }
     tempC = lumpAfterC(tempC, s.fromC, slope, tauS, (s.toMs - s.fromMs) / 1000);
-  }
-  return out;
-}
-
-/** Air of a place predicted from outdoor air: lagged, offset, vapour pressure carried; a heated place never falls below its setpoint. */
-export function placeAirFromOutdoor(
-  outdoor: readonly AirStretch[],
-  fit: Pick<LagFit, 'tauS' | 'offsetK'>,
-  startC: number,
-  setpointC: number | null,
-): AirStretch[] {
-  let tempC = startC - fit.offsetK;
-  const warm = (t: number): number => (setpointC === null ? t : Math.max(t, setpointC));
-  const out: AirStretch[] = [];
-  for (const s of outdoor) {
-    const pieces = Math.max(1, Math.round((s.toMs - s.fromMs) / 1_800_000));
-    for (let i = 0; i < pieces; i++) {
-      const fromMs = s.fromMs + ((s.toMs - s.fromMs) * i) / pieces;
-      const toMs = s.fromMs + ((s.toMs - s.fromMs) * (i + 1)) / pieces;
-      const piece = sliceAir(s, fromMs, toMs);
-      const elapsedS = (toMs - fromMs) / 1000;
-      const next = lumpAfterC(tempC, piece.fromC, (piece.toC - piece.fromC) / elapsedS, fit.tauS, elapsedS);
-      out.push({
-        ...piece,
-        fromC: warm(tempC + fit.offsetK),
-        toC: warm(next + fit.offsetK),
-        source: 'forecast',
-      });
-      tempC = next;
-    }
   }
   return out;
 }

@@ -3,7 +3,7 @@ import { seededRandom } from '../../base/random.ts';
 import { must } from '../../base/result.ts';
 import { placeAirTrack, stretchesFrom, thinPoints, THIN_TOLERANCE } from '../../air/track.ts';
 import { T0 } from '../../testing/build.ts';
-import { fitLag, placeAirFromOutdoor } from './calibrate.ts';
+import { fitLag } from './calibrate.ts';
 import { biot, lagOf, timeConstantS } from './lag.ts';
 import { lumpAfterC, secondsToReach } from './response.ts';
 import { surfaceAt, surfaceTrack, type AirStretch } from './track.ts';
@@ -165,15 +165,6 @@ describe('calibration', () => {
     near(fit.offsetK, 1.2, 0.1);
     expect(fit.rmsK).toBeLessThan(0.12);
     expect(fitLag(day, own.slice(0, 4))).toBeNull();
-  });
-  it('a heated place never falls below its setpoint', () => {
-    const predicted = placeAirFromOutdoor(
-      [air(0, 24, 2, -4, 'forecast')],
-      { tauS: 3600, offsetK: 1 },
-      12,
-      15,
-    );
-    expect(Math.min(...predicted.map((s) => s.toC))).toBe(15);
   });
 });
 

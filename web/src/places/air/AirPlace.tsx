@@ -1,5 +1,6 @@
 import { lazy, Suspense } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
+import { PREDICTED_SPREAD_K } from '@calvetta/core';
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { EXPOSURE_WORDS, TRUST_WORDS } from '@calvetta/contract/words';
 import { usePlaceAir, useShop } from '../../api/queries.ts';
@@ -96,7 +97,12 @@ function PlaceAir({ air }: { readonly air: PlaceAirResponse }) {
         </div>
       </section>
       <section className="border border-line bg-panel p-3" aria-label="History and forecast">
-        <h2 className="text-[16px]">Three days back, three days ahead</h2>
+        <h2 className="text-[16px]">
+          Three days back, three days ahead{' '}
+          <span className="text-[13px] font-normal text-quiet">
+            dashed is forecast, ± {units.spread(PREDICTED_SPREAD_K)}
+          </span>
+        </h2>
         <Suspense fallback={<div className="h-[260px]" />}>
           <AirChart air={air} />
         </Suspense>

@@ -1,7 +1,7 @@
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { TRUST_WORDS } from '@calvetta/contract/words';
 import { useNowMs } from '../../state/clock.ts';
-import { duration } from '../../ui/time.ts';
+import { ago, duration } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 
 /** The instruments of a place, whether they are to be trusted, and how a real one reports. */
@@ -22,14 +22,14 @@ export function Probes({ air }: { readonly air: PlaceAirResponse }) {
             </span>
             <span className={p.trust === 'fresh' ? 'text-quiet' : 'text-bad'}>
               {TRUST_WORDS[p.trust]}
-              {p.lastMs === null ? '' : ` · ${duration(Math.max(0, nowMs - p.lastMs))} ago`}
+              {p.lastMs === null ? '' : ` · ${ago(nowMs - p.lastMs)}`}
             </span>
           </li>
         ))}
       </ul>
       <p className="mt-1 text-[13px] text-quiet">
         {fit
-          ? `This place follows the outdoor air with a lag of ${duration(fit.tauS * 1000)} and ${units.kelvin(fit.offsetK)}, fitted on ${fit.n} readings (r.m.s. error ${units.spread(fit.rmsK)}): so its forecast is made.`
+          ? `This place follows the outdoor air with a lag of ${duration(fit.tauS * 1000)} and ${units.kelvin(fit.offsetK)}, and holds ${Math.abs(fit.vapourOffsetHpa).toFixed(1)} hPa ${fit.vapourOffsetHpa < 0 ? 'less' : 'more'} moisture than it, fitted on ${fit.n} readings (r.m.s. error ${units.spread(fit.rmsK)}): so its forecast is made.`
           : 'Too few readings to fit how this place follows the outdoor air: its forecast uses a lag of 3 h.'}
       </p>
       {first ? (

@@ -4,7 +4,7 @@ import { DewRuler } from '../../drawings/DewRuler.tsx';
 import { useNowMs } from '../../state/clock.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { usePrefs } from '../../state/prefs.ts';
-import { duration } from '../../ui/time.ts';
+import { ago } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 
@@ -95,7 +95,7 @@ function PlaceFigures({ place, isChosen, onChoose }: FiguresProps) {
           ? 'no reading yet · add one'
           : place.trust === 'stuck'
             ? 'probe stuck · add a reading'
-            : `${duration(Math.max(0, nowMs - place.atMs))} ago${isFresh ? '' : ' · stale, add one'}`}
+            : `${ago(nowMs - place.atMs)}${isFresh ? '' : ' · stale, add one'}`}
       </button>
     </div>
   );

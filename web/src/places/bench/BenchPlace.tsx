@@ -93,7 +93,11 @@ function Filters({ bench, group, machine, change }: FilterProps) {
       <p className="text-[13px] text-quiet max-md:w-full">
         {dayAndTime(nowMs, bench.zone)} · {bench.rows.length} of {bench.partCount} parts moving
       </p>
-      <div className="flex flex-wrap gap-1 md:ml-auto" role="group" aria-label="Show">
+      <div
+        className="flex gap-1 max-md:-mx-2 max-md:w-[100vw] max-md:overflow-x-auto max-md:px-2 md:ml-auto md:flex-wrap"
+        role="group"
+        aria-label="Show"
+      >
         {GROUPS.map((g) => (
           <button
             key={g}
