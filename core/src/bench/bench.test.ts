@@ -81,6 +81,20 @@ describe('the headline and the next act of a part', () => {
     near(hoursFromT0(state(blasted, 1).lostAtMs), 4, 0.01); // 50 % felt, blasted cap 4 h (trade)
     expect(state(blasted, 5)).toMatchObject({ headline: 'out', lead: { act: { code: 'reblast' } } });
   });
+  it('is not out because an assumed night begins with the last reading; measured wet air is', () => {
+    const blasted = [fact('stripped', 0, { method: 'blast' })];
+    const then = (after: 'assumed' | 'lag') => [
+      span(0, 1, 20, 20, 'lag', 50),
+      span(1, 200, 12, 12, after, 90),
+    ];
+    expect(state(blasted, 1, { track: then('assumed') }).headline).toBe('bare');
+    expect(state(blasted, 1.1, { track: then('lag') }).headline).toBe('out');
+    // Every guess has it past: out, measured or not.
+    expect(
+      state(blasted, 12, { track: [span(0, 1, 20, 20, 'lag', 50), span(1, 200, 20, 20, 'assumed', 50)] })
+        .headline,
+    ).toBe('out');
+  });
   it('early, open, closing, shut as the clock runs, with start-by before the worst shut edge', () => {
     const facts = [coat(0)];
     expect(state(facts, 1)).toMatchObject({ headline: 'early', lead: { act: { code: 'wait' } } });

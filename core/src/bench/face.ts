@@ -14,7 +14,7 @@ import {
   type WindowRule,
 } from '../cure/windows.ts';
 import type { Substrate } from '../part/substrate.ts';
-import type { SurfaceStretch } from '../part/thermal/track.ts';
+import { surfaceAt, type SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import {
   coatStates,
@@ -132,9 +132,20 @@ function bareOf(input: FaceInput, facts: readonly Fact[], coats: readonly CoatSt
   const startMs = originMs(last);
   const edge = bareEdge(input.track, startMs, limit);
   const wetted = facts.some((f) => f.kind === 'wetted' && originMs(f) > startMs);
-  const isOut =
-    wetted || (edge?.worstMs !== undefined && edge.worstMs !== null && edge.worstMs <= input.nowMs);
+  const isOut = wetted || (edge !== null && hasPassed(edge, input));
   return { prep, sinceMs: startMs, limit, edge, isOut, remedy: remedyWhenOut(input.substrate, prep) };
+}
+
+/**
+ * Out is said of what the record shows, or when even the kindest guess has it past. An assumed night, eight kelvin wide,
+ * that begins with the last reading does not spoil metal that was measured dry; the gate then asks for a reading.
+ */
+function hasPassed(edge: Edge, input: FaceInput): boolean {
+  const isPast = (ms: number | null): boolean => ms !== null && ms <= input.nowMs;
+  if (!isPast(edge.worstMs)) return false;
+  if (isPast(edge.bestMs)) return true;
+  const source = surfaceAt(input.track, edge.worstMs! + 1)?.source;
+  return source === 'surface' || source === 'lag';
 }
 
 function uncoatedFace(input: FaceInput, next: PlannedCoat | null, bare: BareState | null): Core {

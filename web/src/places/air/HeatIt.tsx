@@ -39,7 +39,9 @@ export function HeatIt({ air, now }: { readonly air: PlaceAirResponse; readonly 
         .{' '}
         {last === undefined
           ? 'No part here has a known lag.'
-          : `${fitAfterS.filter((f) => f.afterS === 0).length} parts are clear of the dew margin already; the last, ${name(last.partId)}, is after ${duration(last.afterS * 1000)}.`}
+          : last.afterS === 0
+            ? `All ${fitAfterS.length} parts with a known lag are clear of the dew margin already.`
+            : `${fitAfterS.filter((f) => f.afterS === 0).length} parts are clear of the dew margin already; the last, ${name(last.partId)}, is after ${duration(last.afterS * 1000)}.`}
         {neverFit.length > 0 ? ` ${neverFit.length} would never be: heat more.` : ''}
         {unknown.length > 0 ? ` ${unknown.length} with unknown lag: measure them.` : ''}
       </p>

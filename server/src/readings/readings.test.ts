@@ -1,0 +1,108 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { AS_OF_MS, startTestApp, steadyAir, type TestApp } from '../testing/testApp.ts';
+
+let app: TestApp;
+beforeAll(async () => {
+  app = await startTestApp();
+});
+afterAll(() => app.close());
+
+const TOKEN = { Authorization: 'Bearer demo-shed-token-1' };
+const reading = (minutesAgo: number, over = {}) => ({
+  at: new Date(AS_OF_MS - minutesAgo * 60_000).toISOString(),
+  airC: 9.4,
+  rhPct: 71,
+  surfaceC: 8.8,
+  ...over,
+});
+const probe = (readings: unknown, headers: Record<string, string> = TOKEN, id = 'probe-shed') =>
+  app.call('POST', `/api/readings?probe=${id}`, { readings }, headers);
+
+describe('a probe reports', () => {
+  it('once: the same batch again is known, not stored twice', async () => {
+    const batch = [reading(20), reading(10)];
+    expect(await probe(batch)).toMatchObject({ status: 201, body: { stored: 2, known: 0 } });
+    expect(await probe(batch)).toMatchObject({ status: 200, body: { stored: 0, known: 2 } });
+  });
+  it('with its own token only', async () => {
+    const r = await probe([reading(5)], { Authorization: 'Bearer guess' });
+    expect(r).toMatchObject({ status: 401, body: { code: 'bad-token' } });
+    expect((await probe([reading(5)], {}, 'probe-nowhere')).status).toBe(401);
+  });
+  it.each([
+    ['humidity of 140 %', [reading(5, { rhPct: 140 })], 'readings.0.rhPct', '100'],
+    ['−300 °C', [reading(5), reading(4, { airC: -300 })], 'readings.1.airC', '-40'],
+    ['a time that is none', [reading(5, { at: 'yesterday' })], 'readings.0.at', ''],
+    ['text in a number', [reading(5, { airC: 'warm' })], 'readings.0.airC', ''],
+    ['a list that is none', 'garbage', 'readings', ''],
+  ])(
+    '%s is refused at its field and nothing of the batch is stored',
+    async (_what, batch, field, accepts) => {
+      app.clock.nowMs += 5000;
+      const before = await app.db.query('select 1 from reading');
+      const r = await probe(batch);
+      expect(r.status).toBe(400);
+      expect(r.body.details.problems[0]).toMatchObject({ field, accepts: expect.stringContaining(accepts) });
+      const after = await app.db.query('select 1 from reading');
+      expect(after.rows.length).toBe(before.rows.length);
+    },
+  );
+  it('not from tomorrow', async () => {
+    app.clock.nowMs += 5000;
+    const r = await probe([reading(-24 * 60)]);
+    expect(r).toMatchObject({
+      status: 422,
+      body: { code: 'in-the-future', details: { field: 'readings.0.at' } },
+    });
+  });
+  it('bytes that are no JSON get the one error body', async () => {
+    app.clock.nowMs += 5000;
+    const r = await app.call('POST', '/api/readings?probe=probe-shed', '\u0000{{{', TOKEN);
+    expect(r).toMatchObject({ status: 400, body: { code: 'invalid-input' } });
+  });
+  it('a thousand times a second: told to slow down, other probes are heard', async () => {
+    app.clock.nowMs += 60_000;
+    const answers = await Promise.all(Array.from({ length: 200 }, () => probe([reading(5)])));
+    const limited = answers.filter((a) => a.status === 429);
+    expect(limited.length).toBeGreaterThanOrEqual(150);
+    expect(limited[0]!.body.code).toBe('rate-limited');
+    const other = await probe([reading(5)], { Authorization: 'Bearer demo-booth-token' }, 'probe-booth');
+    expect(other.status).toBe(201);
+    app.clock.nowMs += 10_000;
+    expect((await probe([reading(5)])).status).not.toBe(429);
+  });
+});
+
+describe('a reading by hand', () => {
+  it('speaks for its place at once', async () => {
+    const r = await app.post('/api/places/leanto/readings', reading(0, { airC: 4.2, rhPct: 88 }));
+    expect(r.status).toBe(201);
+    const air = await app.call('GET', '/api/places/leanto/air');
+    const now = air.body.places.find((p: { placeId: string }) => p.placeId === 'leanto');
+    // Dew point of 4.2 °C at 88 %: 2.4 °C by psychrolib 1.1.1 (GetTDewPointFromRelHum), rounded.
+    expect(now).toMatchObject({ airC: 4.2, rhPct: 88, trust: 'fresh' });
+    expect(Math.abs(now.dewPointC - 2.4)).toBeLessThan(0.1);
+  });
+  it('of 140 % is refused', async () => {
+    const r = await app.post('/api/places/leanto/readings', reading(0, { rhPct: 140 }));
+    expect(r.body.details.problems[0]).toMatchObject({ field: 'rhPct', got: 140 });
+  });
+  it('for a place that is not there is not found', async () =>
+    expect((await app.post('/api/places/attic/readings', reading(0))).status).toBe(404));
+});
+
+describe('a place’s air', () => {
+  it('is thinned to the points asked, and says where the measured ends', async () => {
+    await steadyAir(app, 'booth', 18, 50, 72);
+    // Older than a snapshot may be served.
+    app.clock.nowMs += 100_000;
+    const r = await app.call('GET', '/api/places/booth/air?points=60');
+    expect(r.status).toBe(200);
+    expect(r.body.points.length).toBeGreaterThan(20);
+    expect(r.body.points.length).toBeLessThanOrEqual(62);
+    expect(new Set(r.body.points.map((p: { source: string }) => p.source)).has('measured')).toBe(true);
+  });
+  it.each(['points=5', 'points=many', 'from=never'])('refuses %s', async (query) =>
+    expect((await app.call('GET', `/api/places/booth/air?${query}`)).status).toBe(400),
+  );
+});

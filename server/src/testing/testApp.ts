@@ -1,0 +1,172 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { createServer, type Server } from 'node:http';
+import { join } from 'node:path';
+import pg from 'pg';
+import { pino } from 'pino';
+import type { FactKind } from '@calvetta/core';
+import type { FactInput, ShopFile } from '@calvetta/contract';
+import { createApp } from '../app.ts';
+import { createModel } from '../bench/model.ts';
+import { openDatabase, type Database } from '../db/db.ts';
+import { migrate, readMigrations } from '../db/migrate.ts';
+import { startLive } from '../live/live.ts';
+
+/** For tests only: the real application on a database of its own, with a clock that the test holds. */
+export interface TestApp {
+  readonly base: string;
+  readonly db: Database;
+  readonly url: string;
+  readonly clock: { nowMs: number };
+  /** Fetches JSON: status and body. */
+  call(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
+  post(path: string, body: unknown): Promise<Answer>;
+  close(): Promise<void>;
+}
+export interface Answer {
+  readonly status: number;
+  // Tests read what they expect of it and fail when it is not there.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  readonly body: any;
+}
+
+/** The moment the demo's scenario file describes. */
+export const AS_OF_MS = Date.parse('2026-03-05T18:45:00Z');
+export const MIGRATIONS = join(import.meta.dirname, '..', '..', 'migrations');
+const SCENARIO = join(import.meta.dirname, '..', '..', '..', 'demo', 'scenario', 'shop.json');
+
+export function clusterUrl(): string {
+  const url = process.env['DATABASE_URL'];
+  if (url === undefined) throw new Error('DATABASE_URL is not set: run the server tests with bin/test');
+  return url;
+}
+
+/** Creates an empty database in the tests' cluster; its url and how to drop it. */
+export async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const name = `t_${randomUUID().replaceAll('-', '')}`;
+  const admin = async (sql: string): Promise<void> => {
+    const client = new pg.Client({ connectionString: clusterUrl() });
+    await client.connect();
+    await client.query(sql);
+    await client.end();
+  };
+  await admin(`create database ${name}`);
+  const url = new URL(clusterUrl());
+  url.pathname = `/${name}`;
+  return { url: url.href, drop: () => admin(`drop database if exists ${name} with (force)`) };
+}
+
+/** Three parts of the demo with their sheets, and no history: a frame, a two-faced cab side, a heavy block. */
+export function smallShop(): ShopFile {
+  const whole = JSON.parse(readFileSync(SCENARIO, 'utf8')) as ShopFile;
+  const keep = ['quarry.main-frame-left', 'quarry.cab-side-left', 'pump.cylinder-block'];
+  return {
+    ...whole,
+    facts: [],
+    machines: whole.machines
+      .map((m) => ({
+        ...m,
+        assemblies: m.assemblies
+          .map((a) => ({
+            ...a,
+            parts: a.parts.filter((p) => keep.includes(p.partId)).map((p) => ({ ...p, pairPartId: null })),
+          }))
+          .filter((a) => a.parts.length > 0),
+      }))
+      .filter((m) => m.assemblies.length > 0),
+    probes: whole.probes.filter((p) => p.partId === null),
+  };
+}
+
+export async function startTestApp(options: { url?: string; shop?: ShopFile | null } = {}): Promise<TestApp> {
+  const own = options.url === undefined ? await freshDatabase() : null;
+  const url = options.url ?? own!.url;
+  const clock = { nowMs: AS_OF_MS };
+  const nowMs = (): number => clock.nowMs;
+  const db = openDatabase(url);
+  await migrate(db, readMigrations(MIGRATIONS));
+  const log = pino({ level: 'silent' });
+  const live = startLive(url, log);
+  const model = createModel(db, nowMs);
+  live.onMessage((m) => model.invalidate(m));
+  const server: Server = createServer(createApp({ db, log, live, model, nowMs, newId: randomUUID }, null));
+  await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+  const call: TestApp['call'] = async (method, path, body, headers = {}) => {
+    const res = await fetch(base + path, {
+      method,
+      headers: { 'Content-Type': 'application/json', ...headers },
+      ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+    });
+    const text = await res.text();
+    return { status: res.status, body: text === '' ? null : JSON.parse(text) };
+  };
+  const app: TestApp = {
+    base,
+    db,
+    url,
+    clock,
+    call,
+    post: (path, body) => call('POST', path, body),
+    async close() {
+      await live.stop();
+      server.closeAllConnections();
+      await new Promise((done) => server.close(done));
+      await db.close();
+      await own?.drop();
+    },
+  };
+  const shop = options.shop === undefined ? smallShop() : options.shop;
+  if (shop) {
+    const r = await app.post('/api/import/shop', shop);
+    if (r.status !== 201) throw new Error(JSON.stringify(r.body));
+  }
+  return app;
+}
+
+/** A fact as a tablet sends it; `hours` from the clock's start. */
+export function factInput(
+  kind: FactKind,
+  partId: string,
+  hours: number,
+  body: Record<string, unknown>,
+  over: Partial<FactInput> = {},
+): FactInput {
+  return {
+    factId: randomUUID(),
+    kind,
+    partId,
+    face: null,
+    happenedAt: new Date(AS_OF_MS + hours * 3_600_000).toISOString(),
+    endedAt: null,
+    personId: 'ines',
+    deviceId: 'tablet-1',
+    supersedes: null,
+    body,
+    evidence: null,
+    ...over,
+  };
+}
+
+/** Posts a probe's readings at ten minutes over the last `hours`, steady. */
+export async function steadyAir(
+  app: TestApp,
+  place: string,
+  airC: number,
+  rhPct: number,
+  hours: number,
+): Promise<void> {
+  const readings = Array.from({ length: hours * 6 }, (_, i) => ({
+    at: new Date(app.clock.nowMs - (hours * 6 - 1 - i) * 600_000).toISOString(),
+    // A tenth up and down: a probe that never moves is taken for stuck.
+    airC: airC + (i % 2) / 10,
+    rhPct,
+  }));
+  for (let i = 0; i < readings.length; i += 500) {
+    const r = await app.post(`/api/import/readings?place=${place}&probe=test-${place}`, {
+      readings: readings.slice(i, i + 500),
+    });
+    if (r.status !== 201) throw new Error(JSON.stringify(r.body));
+  }
+}
