@@ -24,7 +24,7 @@ async function start(
   const exit = new Promise<number | null>((done) => child.on('exit', (code) => done(code)));
   const base = await new Promise<string>((done, fail) => {
     let text = '';
-    child.stdout!.on('data', (b: Buffer) => {
+    child.stdout.on('data', (b: Buffer) => {
       text += b.toString();
       const m = /listening (\d+)/.exec(text);
       if (m) done(`http://127.0.0.1:${m[1]}`);

@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
 import { join } from 'node:path';
+import { jest } from '@jest/globals';
 import pg from 'pg';
 import { pino } from 'pino';
 import type { FactKind } from '@calvetta/core';
@@ -12,6 +13,9 @@ import { createModel } from '../bench/model.ts';
 import { openDatabase, type Database } from '../db/db.ts';
 import { migrate, readMigrations } from '../db/migrate.ts';
 import { startLive } from '../live/live.ts';
+
+// A database and a browser on a busy machine: what counts is the answer, not how soon.
+jest.setTimeout(60_000);
 
 /** For tests only: the real application on a database of its own, with a clock that the test holds. */
 export interface TestApp {
@@ -26,8 +30,7 @@ export interface TestApp {
 }
 export interface Answer {
   readonly status: number;
-  // Tests read what they expect of it and fail when it is not there.
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  /** Tests read what they expect of it and fail when it is not there. */
   readonly body: any;
 }
 
@@ -79,18 +82,30 @@ export function smallShop(): ShopFile {
   };
 }
 
-export async function startTestApp(options: { url?: string; shop?: ShopFile | null } = {}): Promise<TestApp> {
+export async function startTestApp(
+  options: {
+    readonly url?: string;
+    /** What is imported at the start; null for an empty database. */
+    readonly shop?: ShopFile | null;
+    /** The built page, for browser tests. */
+    readonly webFolder?: string;
+    /** Runs on the wall clock, as the browser does. */
+    readonly isRealTime?: boolean;
+  } = {},
+): Promise<TestApp> {
   const own = options.url === undefined ? await freshDatabase() : null;
   const url = options.url ?? own!.url;
   const clock = { nowMs: AS_OF_MS };
-  const nowMs = (): number => clock.nowMs;
+  const nowMs = (): number => (options.isRealTime ? Date.now() : clock.nowMs);
   const db = openDatabase(url);
   await migrate(db, readMigrations(MIGRATIONS));
   const log = pino({ level: 'silent' });
   const live = startLive(url, log);
   const model = createModel(db, nowMs);
   live.onMessage((m) => model.invalidate(m));
-  const server: Server = createServer(createApp({ db, log, live, model, nowMs, newId: randomUUID }, null));
+  const server: Server = createServer(
+    createApp({ db, log, live, model, nowMs, newId: randomUUID }, options.webFolder ?? null),
+  );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const call: TestApp['call'] = async (method, path, body, headers = {}) => {

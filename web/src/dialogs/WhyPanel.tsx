@@ -13,7 +13,7 @@ import {
   WORKINGS,
   type Working,
 } from '@calvetta/contract/words';
-import { usePart } from '../api/queries.ts';
+import { usePart, useSheets } from '../api/queries.ts';
 import { useNowMs } from '../state/clock.ts';
 import { actView } from '../places/actText.ts';
 import { Panel } from '../ui/Panel.tsx';
@@ -263,6 +263,7 @@ function StagesSection({
           ))}
         </tbody>
       </table>
+      <SheetLine part={part} face={face} />
       {face.slowBy > 1.001 ? (
         <p>Stacked wet film: through-drying takes {face.slowBy.toFixed(2)} times as long.</p>
       ) : null}
@@ -271,6 +272,21 @@ function StagesSection({
       ) : null}
     </Topic>
   );
+}
+
+/** Which sheet the clocks ran on, its revision and where it is from. */
+function SheetLine({ part, face }: { readonly part: PartDetail; readonly face: FaceView }) {
+  const sheets = useSheets();
+  const top = part.facts.find(
+    (f) => f.kind === 'coated' && f.isStanding && (f.face === null || f.face === face.face),
+  );
+  const sheetId = top?.kind === 'coated' ? top.body.sheetId : null;
+  const sheet = sheets.data?.sheets.find((s) => s.sheetId === sheetId);
+  return sheet ? (
+    <p className="text-[13px] text-quiet">
+      Sheet: {sheet.name}, revision {sheet.revision}: {sheet.source}.
+    </p>
+  ) : null;
 }
 
 const when = (ms: number | null, part: PartDetail): string =>

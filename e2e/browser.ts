@@ -1,0 +1,74 @@
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { loadDemo } from '../demo/load.ts';
+import { startTestApp, type TestApp } from '../server/src/testing/testApp.ts';
+
+/** The whole thing, running: database, server with the demo, Debian's Chromium. */
+export interface Stage {
+  readonly app: TestApp;
+  readonly browser: Browser;
+  desk(): Promise<Page>;
+  phone(): Promise<Page>;
+  close(): Promise<void>;
+}
+
+export async function startStage(): Promise<Stage> {
+  const webFolder = process.env['WEB_FOLDER'];
+  if (webFolder === undefined) throw new Error('WEB_FOLDER is not set: run the browser tests with bin/test');
+  const app = await startTestApp({ shop: null, webFolder, isRealTime: true });
+  await loadDemo(app.base, Date.now());
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  const contexts: BrowserContext[] = [];
+  const page = async (width: number, height: number, isPhone: boolean): Promise<Page> => {
+    const context = await browser.newContext({
+      viewport: { width, height },
+      hasTouch: isPhone,
+      isMobile: isPhone,
+    });
+    context.setDefaultTimeout(8_000);
+    contexts.push(context);
+    return context.newPage();
+  };
+  return {
+    app,
+    browser,
+    desk: () => page(1280, 800, false),
+    phone: () => page(390, 844, true),
+    async close() {
+      for (const c of contexts) await c.close();
+      await browser.close();
+      await app.close();
+    },
+  };
+}
+
+/** Opens a path and waits until it shows what the server said. */
+export async function open(stage: Stage, page: Page, path: string): Promise<void> {
+  await page.goto(stage.app.base + path);
+  await page.locator('h1').first().waitFor();
+}
+
+/** A part's row on the Bench. */
+export const rowOf = (page: Page, partId: string) => page.locator(`[data-part="${partId}"]`);
+
+/** Polls until the row shows one of the states. */
+export async function stateBecomes(page: Page, partId: string, states: readonly string[]): Promise<string> {
+  for (let i = 0; i < 100; i++) {
+    const state = await rowOf(page, partId)
+      .getAttribute('data-state')
+      .catch(() => null);
+    if (state !== null && states.includes(state)) return state;
+    await page.waitForTimeout(100);
+  }
+  throw new Error(`${partId} never became ${states.join(' or ')}`);
+}
