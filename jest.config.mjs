@@ -21,10 +21,12 @@ const node = {
   testEnvironmentOptions: { customExportConditions: ['@calvetta/source', 'node', 'node-addons'] },
 };
 
+const patient = { setupFilesAfterEnv: ['<rootDir>/scripts/jest-patience.mjs'] };
+
 export default {
   projects: [
     { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/src/**/*.test.ts'] },
-    { ...node, displayName: 'server', testMatch: ['<rootDir>/server/src/**/*.test.ts'] },
+    { ...node, ...patient, displayName: 'server', testMatch: ['<rootDir>/server/src/**/*.test.ts'] },
     {
       ...common,
       displayName: 'web',
@@ -33,6 +35,6 @@ export default {
       testEnvironmentOptions: { customExportConditions: ['@calvetta/source', 'browser'] },
       setupFiles: ['<rootDir>/web/src/test/setup.mjs'],
     },
-    { ...node, displayName: 'e2e', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
+    { ...node, ...patient, displayName: 'e2e', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
   ],
 };

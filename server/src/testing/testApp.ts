@@ -3,7 +3,6 @@ import { readFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
 import { join } from 'node:path';
-import { jest } from '@jest/globals';
 import pg from 'pg';
 import { pino } from 'pino';
 import type { FactKind } from '@calvetta/core';
@@ -13,9 +12,6 @@ import { createModel } from '../bench/model.ts';
 import { openDatabase, type Database } from '../db/db.ts';
 import { migrate, readMigrations } from '../db/migrate.ts';
 import { startLive } from '../live/live.ts';
-
-// A database and a browser on a busy machine: what counts is the answer, not how soon.
-jest.setTimeout(60_000);
 
 /** For tests only: the real application on a database of its own, with a clock that the test holds. */
 export interface TestApp {

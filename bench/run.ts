@@ -1,0 +1,16 @@
+/**
+ * Speed as ratios against named baselines in the same run (`npm run bench`). It prints absolutes too; nothing is asserted,
+ * because machines differ. Needs DATABASE_URL for the HTTP part (bin/bench sets one up); without it that part is skipped.
+ */
+import { benchClocks } from './clocks.ts';
+import { benchDewPoint } from './dewPoint.ts';
+import { benchHttp } from './http.ts';
+import { benchFirstScreen } from './firstScreen.ts';
+import { print } from './print.ts';
+
+print('stage clocks: 400 parts × 30 days of minute readings, one nominal stage each', benchClocks());
+print('dew point, per call', benchDewPoint());
+print('JavaScript of the first screen', benchFirstScreen());
+if (process.env['DATABASE_URL'] === undefined)
+  console.log('GET /api/bench: skipped, DATABASE_URL is not set (use bin/bench)');
+else print('GET /api/bench: 400 parts, 1 million readings, 40 at a time', await benchHttp());
