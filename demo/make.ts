@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Face, FactBodies, FactKind, Substrate } from '@calvetta/core';
 import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contract';
 import { MACHINES, ROUTES, type PartLine, type RouteName } from './machines.ts';
-import { SHEETS } from './sheets.ts';
+import { CATALOGUE_SHEETS } from '@calvetta/core';
 
 const AS_OF = Date.UTC(2026, 2, 5, 18, 45);
 const H = 3_600_000;
@@ -284,7 +284,7 @@ export function makeScenario(): ShopFile {
         token: 'demo-logger-token',
       },
     ],
-    sheets: SHEETS,
+    sheets: CATALOGUE_SHEETS,
     machines,
     facts: [...facts].sort(
       (a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt),

@@ -1,4 +1,3 @@
-import { join } from 'node:path';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { benchRoutes } from './bench/bench.routes.ts';
@@ -38,7 +37,8 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   if (webFolder !== null) {
     app.use(express.static(webFolder, { index: false, maxAge: '1h' }));
     app.get('/{*path}', (_req, res) =>
-      res.set('Cache-Control', 'no-cache').sendFile(join(webFolder, 'index.html')),
+      // By root: a checkout may stand below a folder whose name begins with a dot.
+      res.set('Cache-Control', 'no-cache').sendFile('index.html', { root: webFolder }),
     );
   }
   app.use(errorHandler(deps.log));

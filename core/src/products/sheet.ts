@@ -1,4 +1,5 @@
 import type { StageTimes } from './curve.ts';
+import type { SheetTraits } from './traits.ts';
 
 /** Kinds of binder the clocks treat differently. */
 export const BINDERS = [
@@ -9,10 +10,14 @@ export const BINDERS = [
   'etch-2k',
   'etch-1k',
   'alkyd-1k',
+  'oil-1k',
   'cellulose-1k',
   'acrylic-1k',
+  'waterborne-1k',
   'silicone-heat',
   'moisture-urethane',
+  'inorganic-zinc',
+  'powder',
   'bitumen',
   'wax',
 ] as const;
@@ -94,6 +99,8 @@ export interface ProductSheet {
   /** Minutes to apply one coat to 1 m², and the least for any part (common practice, no published source). */
   readonly applyMinPerM2: number;
   readonly cautions: readonly string[];
+  /** What differs from its binder class for the rules of a route. */
+  readonly traits?: Partial<SheetTraits>;
   readonly source: string;
 }
 

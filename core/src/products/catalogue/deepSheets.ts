@@ -1,39 +1,8 @@
-import type { ProductSheet, StageTimes, WindowInterval } from '@calvetta/core';
+import type { ProductSheet } from '../sheet.ts';
+import { at, base, within } from './sheetParts.ts';
 
-/** Invented sheets of generic product families: no maker's figures, no real product. */
-const SOURCE = 'invented sheet of a generic family; replace by your maker’s';
-
-const at = (...pairs: readonly (readonly [number, number])[]): StageTimes => ({
-  points: pairs.map(([tempC, hours]) => ({ tempC, hours })),
-});
-const base = {
-  revision: 1,
-  cureBy: 'time',
-  maxRecoatUnlimited: false,
-  followers: [],
-  forbidden: [],
-  listedFollowersOnly: false,
-  applySurfaceMinC: 8,
-  applySurfaceMaxC: 35,
-  applyAirMinC: 8,
-  applyAirMaxC: 35,
-  cureMinC: 5,
-  rhMaxPct: 85,
-  rhMinPct: null,
-  dewMarginK: 3,
-  stackExponent: 1,
-  outdoorLimitH: null,
-  applyMinPerM2: 12,
-  cautions: ['solvent'],
-  source: SOURCE,
-} as const;
-const within = (to: StageTimes): WindowInterval => ({
-  from: { stage: 'minRecoat', p: 1, type: 'min' },
-  to: { times: to, p: 1, type: 'max' },
-  prep: 'none',
-});
-
-export const SHEETS: readonly ProductSheet[] = [
+/** Invented sheets of generic product families, in depth: no maker's figures, no real product. */
+export const DEEP_SHEETS: readonly ProductSheet[] = [
   {
     ...base,
     sheetId: 'etch-2k.1',

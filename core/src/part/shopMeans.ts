@@ -1,0 +1,47 @@
+/** What the shop has and may do. */
+export const FACILITIES = [
+  'grit',
+  'bead',
+  'bath',
+  'gun',
+  'booth',
+  'air-fed-mask',
+  'heat',
+  'oven',
+  'contractor',
+  'legacy-licence',
+] as const;
+export type Facility = (typeof FACILITIES)[number];
+
+/** House practice where the trade splits; both sides are supported end to end. */
+export interface Schools {
+  readonly etch: 'wet-on-wet' | 'harden-scuff';
+  readonly castings: 'prime' | 'direct';
+  readonly oldPaint: 'keep' | 'strip';
+  readonly assembly: 'in-pieces' | 'assembled';
+  readonly wireWheel: 'yes' | 'no';
+  readonly tool: 'gun' | 'brush';
+}
+
+export interface ShopMeans {
+  readonly facilities: readonly Facility[];
+  readonly schools: Schools;
+}
+
+/** The defaults of trade.md: etch wet-on-wet where the sheet allows, castings primed, unsound paint off, in pieces, wheel allowed, gun. */
+export const DEFAULT_SCHOOLS: Schools = {
+  etch: 'wet-on-wet',
+  castings: 'prime',
+  oldPaint: 'strip',
+  assembly: 'in-pieces',
+  wireWheel: 'yes',
+  tool: 'gun',
+};
+
+/** A garage with a compressor and no booth. */
+export const SMALL_SHOP: ShopMeans = { facilities: ['gun', 'bath', 'contractor'], schools: DEFAULT_SCHOOLS };
+/** Everything but a licence for legacy products. */
+export const FULL_SHOP: ShopMeans = {
+  facilities: FACILITIES.filter((f) => f !== 'legacy-licence'),
+  schools: DEFAULT_SCHOOLS,
+};

@@ -1,0 +1,19 @@
+import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { firstCoatIndex, indexOf, lastCoat } from '../../view.ts';
+
+/** What is masked for paint is unmasked while the edge still cuts clean. */
+export const unmask = rule({
+  id: 'fit.unmask',
+  severity: 'refuse',
+  phase: 'route',
+  source: COMMON_PRACTICE,
+  remedies: [byRoute],
+  check: (v) => {
+    const mask = v.steps.findLastIndex(
+      (s, i) => s.kind === 'mask' && s.what === 'before-paint' && i < firstCoatIndex(v),
+    );
+    return mask >= 0 && v.coats.length > 0 && indexOf(v, 'unmask') < (lastCoat(v)?.index ?? 0)
+      ? fires()
+      : null;
+  },
+});

@@ -1,0 +1,16 @@
+import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { has, uses } from '../../view.ts';
+
+/** Lye in seams and box sections weeps for years and lifts the paint. */
+export const causticSeams = rule({
+  id: 'strip.caustic-seams',
+  severity: 'refuse',
+  phase: 'prep',
+  source: COMMON_PRACTICE,
+  remedies: [byRoute],
+  check: (v) => {
+    return uses(v, 'hot-caustic') && (has(v, 'seams') || has(v, 'box-section') || has(v, 'white-metal'))
+      ? fires()
+      : null;
+  },
+});

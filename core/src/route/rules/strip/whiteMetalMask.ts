@@ -1,0 +1,16 @@
+import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { BLASTS, has, indexOf, stripIndex, uses } from '../../view.ts';
+
+/** Grit embeds in white metal: mask it before blasting; melting it out makes lead fume. */
+export const whiteMetalMask = rule({
+  id: 'strip.white-metal-mask',
+  severity: 'refuse',
+  phase: 'prep',
+  source: COMMON_PRACTICE,
+  remedies: [byRoute],
+  check: (v) => {
+    if (!has(v, 'white-metal') || !uses(v, ...BLASTS, 'wire-wheel')) return null;
+    const mask = indexOf(v, 'mask', 'before-strip');
+    return mask >= 0 && mask < stripIndex(v) ? null : fires();
+  },
+});

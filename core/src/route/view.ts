@@ -1,0 +1,123 @@
+import type { ShopMeans } from '../part/shopMeans.ts';
+import type { Feature, Survey } from '../part/survey.ts';
+import type { Family } from '../products/catalogue/index.ts';
+import { metalOf, type Metal, type Tool } from '../products/traits.ts';
+import {
+  COAT_KINDS_OF_STEP,
+  type Method,
+  type RoutePretreatment,
+  type RouteStep,
+  type WindowPolicy,
+} from './route.ts';
+
+/** A coat of the route with its family looked up. */
+export interface CoatView {
+  readonly index: number;
+  readonly kind: RouteStep['kind'];
+  readonly family: Family;
+  readonly coats: number;
+  readonly dftUm: number;
+  readonly tool: Tool;
+  readonly policy: WindowPolicy;
+}
+
+/** What the rules look at: the survey, the shop, and a route read once. Unknown families are left out of `coats` and named. */
+export interface RouteView {
+  readonly survey: Survey;
+  readonly means: ShopMeans;
+  readonly steps: readonly RouteStep[];
+  readonly metal: Metal;
+  readonly methods: readonly Method[];
+  readonly pretreats: readonly RoutePretreatment[];
+  /** The old coat stays on and is keyed. */
+  readonly keeps: boolean;
+  readonly coats: readonly CoatView[];
+  /** The coats without cavity protection. */
+  readonly paint: readonly CoatView[];
+  /** Neighbouring coats of different steps, below first. */
+  readonly pairs: readonly (readonly [CoatView, CoatView])[];
+  readonly unknownFamilies: readonly string[];
+}
+
+export function viewOf(
+  survey: Survey,
+  means: ShopMeans,
+  steps: readonly RouteStep[],
+  families: ReadonlyMap<string, Family>,
+): RouteView {
+  const methods: Method[] = [];
+  const pretreats: RoutePretreatment[] = [];
+  const coats: CoatView[] = [];
+  const unknownFamilies: string[] = [];
+  for (let index = 0; index < steps.length; index++) {
+    const s = steps[index]!;
+    if (s.kind === 'strip') methods.push(s.what as Method);
+    else if (s.kind === 'pretreat') pretreats.push(s.what as RoutePretreatment);
+    else if (COAT_KINDS_OF_STEP.includes(s.kind)) {
+      const family = s.familyId === undefined ? undefined : families.get(s.familyId);
+      if (!family) {
+        unknownFamilies.push(s.familyId ?? '');
+        continue;
+      }
+      coats.push({
+        index,
+        kind: s.kind,
+        family,
+        coats: s.coats,
+        dftUm: s.dftUm ?? family.sheet.dftUm,
+        tool: s.tool ?? 'gun',
+        policy: s.policy ?? 'in-window',
+      });
+    }
+  }
+  const paint = coats.filter((c) => c.kind !== 'cavity');
+  return {
+    survey,
+    means,
+    steps,
+    metal: metalOf(survey.substrate),
+    methods,
+    pretreats,
+    keeps: methods.includes('keep'),
+    coats,
+    paint,
+    pairs: paint.slice(1).map((c, i) => [paint[i]!, c] as const),
+    unknownFamilies,
+  };
+}
+
+export const paintOf = (v: RouteView): readonly CoatView[] => v.paint;
+export const firstCoat = (v: RouteView): CoatView | undefined => v.paint[0];
+export const lastCoat = (v: RouteView): CoatView | undefined => v.paint[v.paint.length - 1];
+export const has = (v: RouteView, feature: Feature): boolean => v.survey.features.includes(feature);
+export const uses = (v: RouteView, ...methods: readonly Method[]): boolean =>
+  methods.some((m) => v.methods.includes(m));
+/** Index of the first step of a kind (and of what it does), or −1. */
+export function indexOf(v: RouteView, kind: RouteStep['kind'], what?: string): number {
+  return v.steps.findIndex((s) => s.kind === kind && (what === undefined || s.what === what));
+}
+export const stripIndex = (v: RouteView): number => indexOf(v, 'strip');
+export const firstCoatIndex = (v: RouteView): number => firstCoat(v)?.index ?? v.steps.length;
+/** Methods that throw or cut the old coat as dust. */
+export const DUSTY: readonly Method[] = [
+  'grit-blast',
+  'bead-blast',
+  'wire-wheel',
+  'disc',
+  'needle-gun',
+  'keep',
+];
+export const BLASTS: readonly Method[] = ['grit-blast', 'bead-blast'];
+export const ACIDS: readonly Method[] = ['citric-bath', 'electrolysis'];
+export const ABRASIVE: readonly Method[] = [
+  'grit-blast',
+  'bead-blast',
+  'wire-wheel',
+  'disc',
+  'needle-gun',
+  'hand',
+  'keep',
+];
+export const isFerrous = (m: Metal): boolean => m === 'steel' || m === 'iron';
+export const totalUm = (c: CoatView): number => c.coats * c.dftUm;
+export const pairs = (v: RouteView): RouteView['pairs'] => v.pairs;
