@@ -199,13 +199,15 @@ function allowedPreps(input: AdviseInput, rules: RuleSets, tally: Tally): ReadyP
     tally.allow(about);
     const verdict = judge(v, rules.prep);
     const f = figuresOf(v);
-    const worth = verdict.preferences.length * 2 - f.hours / (1 + (survey.areaM2 ?? 0.5)) - f.days / 30;
+    const practice = judge(v, rules.all).preferences.length;
+    const worth = practice * 2 - f.hours / (1 + (survey.areaM2 ?? 0.5)) - f.days / 30;
     good.push({ prep, steps, verdict, worth });
   }
   good.sort((a, b) => b.worth - a.worth);
   // The best with and the best without a pretreatment differ in what may follow: both are carried on.
   const plain = good.filter((g) => g.prep.pretreat === null).slice(0, MOST_PREPS);
-  return [...plain, ...good.filter((g) => g.prep.pretreat !== null).slice(0, 1)];
+  const treated = good.filter((g) => g.prep.pretreat !== null).slice(0, 1);
+  return [...plain, ...treated].sort((a, b) => b.worth - a.worth);
 }
 
 const firstOf = (s: System): string => (s.primers[0] ?? s.finishes[0])!.familyId;

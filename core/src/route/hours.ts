@@ -46,7 +46,9 @@ const hours = (minutes: number): number => Math.round((minutes / 60) * 100) / 10
 export const degreaseHours = (s: Survey): number =>
   hours(10 + 30 * OIL_FACTOR[s.oil] * shapeFactor(s) * areaOf(s));
 export const stripHours = (s: Survey, m: Method): number =>
-  hours(15 + STRIP_MIN_PER_M2[m] * RUST_FACTOR[s.rust] * shapeFactor(s) * areaOf(s));
+  hours(15 + STRIP_MIN_PER_M2[m] * dirtFactor(s) * shapeFactor(s) * areaOf(s));
+/** Paint to come off is work of its own, however little the rust. */
+const dirtFactor = (s: Survey): number => Math.max(RUST_FACTOR[s.rust], s.coating === 'none' ? 0 : 1.3);
 export const abradeHours = (s: Survey): number => hours(10 + 25 * shapeFactor(s) * areaOf(s));
 export const maskHours = (s: Survey): number => hours(10 + 8 * s.features.length + 6 * areaOf(s));
 export const washHours = (s: Survey): number => hours(10 + 8 * areaOf(s));

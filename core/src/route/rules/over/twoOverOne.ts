@@ -1,6 +1,6 @@
 import { windowRule } from '../../../cure/windows.ts';
 import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { pairs } from '../../view.ts';
+import { pairs, type CoatView } from '../../view.ts';
 
 /** A two-pack over a one-pack lifts it. */
 export const twoOverOne = rule({
@@ -10,14 +10,15 @@ export const twoOverOne = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    for (const [a, b] of pairs(v))
-      if (
-        a.family.sheet.packs === 1 &&
-        a.kind !== 'etch' &&
-        b.family.sheet.packs === 2 &&
-        windowRule(a.family.sheet, b.family.sheet).kind !== 'intervals'
-      )
+    // Moisture-cured urethane sets hard by reaction, like a two-pack out of one tin.
+    const sets = (c: CoatView): boolean =>
+      c.family.sheet.packs === 2 || c.family.sheet.binder === 'moisture-urethane';
+    for (const [a, b] of pairs(v)) {
+      if (sets(a) || a.kind === 'etch' || !sets(b)) continue;
+      const r = windowRule(a.family.sheet, b.family.sheet);
+      if (r.kind !== 'intervals' || r.basis !== 'listed-follower')
         return fires({ below: a.family.sheet.name, above: b.family.sheet.name });
+    }
     return null;
   },
 });
