@@ -93,6 +93,6 @@ export function lifeOf(v: RouteView): string | null {
   if (need.kind !== 'scope' || v.survey.category === 'unknown') return null;
   const um = paintOf(v).reduce((sum, c) => sum + totalUm(c), 0);
   const row = LEAST_FILM_UM[need.system][v.survey.category === 'C1' ? 'C2' : v.survey.category] ?? {};
-  const reached = (['VH', 'H', 'M', 'L'] as const).find((d) => row[d] !== undefined && um >= row[d]!);
+  const reached = (['VH', 'H', 'M', 'L'] as const).find((d) => row[d] !== undefined && um >= row[d]);
   return reached === undefined ? null : LIFE_YEARS[reached];
 }

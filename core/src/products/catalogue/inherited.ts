@@ -248,7 +248,9 @@ const CLASS_OF: Readonly<Partial<Record<Binder, string>>> = {
 export function inheritedSheets(deep: readonly ProductSheet[]): ProductSheet[] {
   return HEIRS.map((h) => {
     const from = deep.find((s) => s.productId === CLASS_OF[h.binder])!;
-    const { traits: _own, ...plain } = from;
+    const plain: Partial<ProductSheet> & ProductSheet = { ...from };
+    // Traits are the heir's own or its class's, never the model sheet's.
+    delete (plain as { traits?: unknown }).traits;
     return {
       ...plain,
       // Followers and refusals belong to the product that says them.

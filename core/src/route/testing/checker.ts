@@ -71,7 +71,9 @@ const SCRATCHES = ['grit-blast', 'bead-blast', 'wire-wheel', 'disc', 'needle-gun
 
 export function faultsOf(part: Part, steps: readonly Step[]): string[] {
   const faults: string[] = [];
-  const bad = (yes: boolean, why: string): void => void (yes && faults.push(why));
+  const bad = (yes: boolean, why: string): void => {
+    if (yes) faults.push(why);
+  };
   const first = (test: (s: Step) => boolean): number => {
     const i = steps.findIndex(test);
     return i < 0 ? Infinity : i;
