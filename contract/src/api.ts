@@ -19,7 +19,9 @@ import type {
   StageTimes,
   Substrate,
   SurfaceBasis,
+  ShopMeans,
   SurfaceSource,
+  Survey,
   Suspicion,
   UntilTouch,
   VolumeSystem,
@@ -36,6 +38,14 @@ export interface ShopInfo {
   readonly volumeSystem: VolumeSystem;
   readonly people: readonly { readonly personId: string; readonly name: string }[];
   readonly places: readonly PlaceInfo[];
+  readonly means: MeansInfo;
+}
+
+/** What the shop has and its house practice, with the version an edit must name. */
+export interface MeansInfo extends ShopMeans {
+  readonly version: number;
+  /** Nobody has said yet: these are the defaults. */
+  readonly isDefault: boolean;
 }
 
 export interface PlaceInfo {
@@ -196,6 +206,14 @@ export interface PartDetail extends Moment {
   readonly pairPartId: string | null;
   readonly faces: readonly FaceView[];
   readonly route: readonly RouteStepView[];
+  /** Where the route comes from; null: typed in with the part. */
+  readonly routeSet: {
+    readonly factId: string;
+    readonly origin: 'advised' | 'edited' | 'overridden';
+    readonly reason: string | null;
+  } | null;
+  /** The newest survey, or null. */
+  readonly survey: Survey | null;
   readonly facts: readonly FactView[];
   readonly trace: readonly TracePoint[];
   readonly lag: {
@@ -229,6 +247,9 @@ export interface RouteStepView {
   readonly coats: number;
   readonly coatsDone: number;
   readonly dftUm: number | null;
+  readonly what: string | null;
+  readonly hours: number | null;
+  readonly cautions: readonly string[];
 }
 
 /** A fact with what became of it: history keeps corrected and voided ones. */
@@ -345,6 +366,7 @@ export const ERROR_CODES = [
   'before-covered',
   'no-product',
   'coat-refused',
+  'route-refused',
   'unknown-reference',
   'contradicts-later',
   'bad-token',

@@ -1,4 +1,13 @@
-import type { Exposure, Face, FactKind, ProductSheet, Substrate, VolumeSystem } from '@calvetta/core';
+import type {
+  Exposure,
+  Face,
+  Facility,
+  FactKind,
+  ProductSheet,
+  Schools,
+  Substrate,
+  VolumeSystem,
+} from '@calvetta/core';
 
 /** The public file format of a whole shop, `calvetta-shop/1`. What a backup, a move or the demo is written in. */
 export const SHOP_FORMAT = 'calvetta-shop/1';
@@ -12,6 +21,9 @@ export interface ShopFile {
     readonly name: string;
     readonly zone: string;
     readonly volumeSystem: VolumeSystem;
+    /** What the shop has and its house practice; absent: not said. */
+    readonly facilities?: readonly Facility[];
+    readonly schools?: Schools;
   };
   readonly attendance: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
   readonly people: readonly { readonly personId: string; readonly name: string }[];

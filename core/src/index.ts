@@ -25,6 +25,7 @@ export * from './part/thermal/track.ts';
 export * from './part/thermal/calibrate.ts';
 export * from './part/thermal/placeAir.ts';
 export * from './products/curve.ts';
+export * from './products/binder.ts';
 export * from './products/sheet.ts';
 export * from './products/traits.ts';
 export * from './products/catalogue/index.ts';

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { CONTAMINANTS, FACES, PRETREATMENTS, STRIP_METHODS, TESTS, type FactKind } from '@calvetta/core';
 import type { FactInput } from '../api.ts';
+import { routeStep, survey } from './route.ts';
 
 const id = Joi.string()
   .trim()
@@ -45,6 +46,13 @@ export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
   moved: Joi.object({ placeId: id.required() }),
   'surface-read': Joi.object({ surfaceC: Joi.number().min(-40).max(120).required() }),
   'gate-accepted': Joi.object({ gate: Joi.string().max(40).required(), reason: reason.required() }),
+  surveyed: Joi.object({ survey: survey.required() }),
+  'route-set': Joi.object({
+    routeId: Joi.string().max(400).required(),
+    origin: Joi.valid('advised', 'edited', 'overridden').required(),
+    steps: Joi.array().items(routeStep).min(1).max(80).required(),
+    reason,
+  }),
   noted: Joi.object({ text: Joi.string().trim().min(1).max(2000).required() }),
   voided: Joi.object({ reason: reason.optional() }),
 };

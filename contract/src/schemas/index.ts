@@ -3,3 +3,4 @@ export * from './readings.ts';
 export * from './entities.ts';
 export * from './shop.ts';
 export * from './check.ts';
+export * from './route.ts';

@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { BINDERS, FACES, STAGES, SUBSTRATES } from '@calvetta/core';
+import { BINDERS, FACES, STAGES, SUBSTRATES, FACILITIES } from '@calvetta/core';
+import { schools } from './route.ts';
 import { SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
 
@@ -84,6 +85,7 @@ export const productSheet = Joi.object({
   outdoorLimitH: limit,
   applyMinPerM2: Joi.number().min(0.1).max(600).required(),
   cautions: Joi.array().items(Joi.string().max(60)).required(),
+  traits: Joi.object().unknown(true),
   source: Joi.string().max(300).required(),
 });
 
@@ -123,6 +125,8 @@ export const shopFile = Joi.object({
     name: name.required(),
     zone: Joi.string().max(60).required(),
     volumeSystem: Joi.string().valid('us', 'imperial').required(),
+    facilities: Joi.array().items(Joi.string().valid(...FACILITIES)),
+    schools,
   }).required(),
   attendance: Joi.array()
     .items(

@@ -189,6 +189,8 @@ export const FACT_WORDS: Readonly<Record<FactKind, string>> = {
   moved: 'Moved',
   'surface-read': 'Surface read',
   'gate-accepted': 'Gate accepted',
+  surveyed: 'Surveyed',
+  'route-set': 'Route set',
   noted: 'Noted',
   voided: 'Voided',
 };
@@ -203,6 +205,24 @@ export const CAUTION_WORDS: Readonly<Record<string, string>> = {
   zinc: 'Zinc dust settles: keep it stirred. Weld or cut zinc only with fume extraction.',
   heat: 'Cures only by a stepped bake; fumes as it does.',
   filler: 'Peroxide hardener: away from driers, rags and old stock.',
+  asbestos: 'Lagging may hold asbestos: licensed survey first; touch nothing.',
+  'fuel-tank':
+    'Fuel tank: no heat, grinding or sparks until certified gas-free by someone licensed to say so.',
+  lead: 'Old paint may hold lead or chromate: test first, no dry dust, local rules.',
+  chromate: 'Chromate is carcinogenic: licensed use only.',
+  'refer-critical':
+    'A licensed person inspects this bare, before paint hides anything. Calvetta coats, it does not judge.',
+  'metal-fire': 'Magnesium dust and swarf burn: no water, no sparks; a specialist treats it.',
+  dust: 'Dust: mask, eyes, extraction; no silica media ever.',
+  blast: 'Blasting: fed hood or closed cabinet, never silica sand; slags carry toxic metals.',
+  oxygen: 'Dry ice displaces oxygen: ventilate, never in a pit.',
+  'flash-rust': 'Flash rust returns in minutes: dry at once and prime.',
+  electrolysis: 'Never a stainless anode; hydrogen: open air, no sparks.',
+  lye: 'Caustic burns: face, gloves, apron; rinse seams for hours.',
+  stripper: 'Stripper: skin, eyes and fume; never near welding or hot surfaces.',
+  eyes: 'Wire and chips fly: full face, and nobody beside you.',
+  'oily-rags': 'Oily rags heat by themselves: lidded metal bin of water.',
+  'frost-kills': 'Frost kills the tin.',
 };
 
 export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
@@ -231,6 +251,12 @@ export const STEP_WORDS: Readonly<Record<string, string>> = {
   topcoat: 'Topcoat',
   unmask: 'Unmask',
   bake: 'Stepped bake',
+  test: 'Test',
+  refer: 'Refer',
+  abrade: 'Key with abrasive',
+  wash: 'Wash off the dust',
+  stripe: 'Stripe edges and welds',
+  reassemble: 'Reassemble',
   cure: 'Cure',
   cavity: 'Cavity protection, last',
 };

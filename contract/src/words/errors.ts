@@ -13,6 +13,8 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
     'A coat cannot be earlier than the coat it covers: correct its time, or correct the earlier coat first.',
   'no-product': 'Choose the product and its sheet first; without a sheet no window can be given.',
   'coat-refused': 'Wait for the window, prepare the surface as said, or record it with a reason.',
+  'route-refused':
+    'Change the steps the rules name, or set it with a reason; it is kept in the part’s history.',
   'unknown-reference': 'Name a part, place, person or sheet of this workshop.',
   'contradicts-later': 'A later entry depends on this one: void or correct that first.',
   'bad-token': 'Use the token shown for this probe under Air.',

@@ -1,3 +1,5 @@
 export * from './errors.ts';
 export * from './bench.ts';
 export * from './why.ts';
+export * from './route.ts';
+export * from './rules.ts';

@@ -1,4 +1,6 @@
 import type { BarePrep } from '../cure/bare.ts';
+import type { Survey } from '../part/survey.ts';
+import type { RouteStep } from '../route/route.ts';
 
 export const FACES = ['A', 'B'] as const;
 export type Face = (typeof FACES)[number];
@@ -48,6 +50,15 @@ export interface FactBodies {
   moved: { readonly placeId: string };
   'surface-read': { readonly surfaceC: number };
   'gate-accepted': { readonly gate: string; readonly reason: string };
+  /** What was found of the part, whole: a later survey takes its place. */
+  surveyed: { readonly survey: Survey };
+  /** The route chosen, whole. `reason` where it was set against a rule. */
+  'route-set': {
+    readonly routeId: string;
+    readonly origin: 'advised' | 'edited' | 'overridden';
+    readonly steps: readonly RouteStep[];
+    readonly reason?: string;
+  };
   noted: { readonly text: string };
   voided: { readonly reason?: string };
 }

@@ -1,5 +1,5 @@
 import type { Substrate } from '../part/substrate.ts';
-import type { Binder, ProductSheet } from './sheet.ts';
+import type { Binder } from './binder.ts';
 
 export const TOOLS = ['gun', 'brush', 'roller', 'aerosol'] as const;
 export type Tool = (typeof TOOLS)[number];
@@ -358,7 +358,11 @@ export const TRAITS_BY_BINDER: Readonly<Record<Binder, SheetTraits>> = {
 };
 
 /** A sheet's traits: its own where it has them, else its binder class's. */
-export function traitsOf(sheet: Pick<ProductSheet, 'binder' | 'role' | 'traits'>): SheetTraits {
+export function traitsOf(sheet: {
+  readonly binder: Binder;
+  readonly role: string;
+  readonly traits?: Partial<SheetTraits>;
+}): SheetTraits {
   const byClass = TRAITS_BY_BINDER[sheet.binder];
   // A primer or surfacer of a finish's binder is still no finish.
   const asRole =

@@ -27,6 +27,7 @@ import {
   type SurfaceStretch,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
+import { coatsBeforeRoute, plannedCoats, routeOf } from './routeOf.ts';
 import type { PartRow, RouteStepRow } from '../shop/shop.sql.ts';
 import { KEEP_DAYS, placeAir, type AirData, type PlaceAir } from './airData.ts';
 import { nightsBetween, sessionsAhead } from './moment.ts';
@@ -187,13 +188,13 @@ function readyPart(frame: Frame, row: PartRow): ReadyPart {
     tauS: lagFit?.tauS ?? lag?.tauS ?? null,
     ...(isOutdoors ? { openSky: { nights: frame.nights, dropK: CLEAR_SKY_DROP_K } } : {}),
   });
-  const steps = shop.steps.get(row.partId) ?? [];
+  const steps = routeOf(standing, shop.sheets) ?? shop.steps.get(row.partId) ?? [];
   return {
     row,
     facts,
     standing,
     steps,
-    planned: plannedCoats(steps, shop.sheets),
+    planned: [...coatsBeforeRoute(standing, shop.sheets), ...plannedCoats(steps, shop.sheets)],
     track,
     own,
     lag,
@@ -235,24 +236,6 @@ function ownReadings(frame: Frame, partId: string, standing: readonly Fact[]): O
   }));
   const probed = frame.data.contacts.get(partId) ?? [];
   return [...typed, ...probed].filter((r) => r.atMs <= frame.nowMs).sort((a, b) => a.atMs - b.atMs);
-}
-
-/** The route's coats one by one. */
-export function plannedCoats(
-  steps: readonly RouteStepRow[],
-  sheets: ReadonlyMap<string, ProductSheet>,
-): PlannedCoat[] {
-  return steps.flatMap((step) => {
-    const sheet = step.sheetId === null ? undefined : sheets.get(step.sheetId);
-    if (!sheet) return [];
-    return Array.from({ length: step.coats }, (_, i) => ({
-      stepId: step.stepId,
-      sheet,
-      dftUm: step.dftUm ?? sheet.dftUm,
-      coatNo: i + 1,
-      ofCoats: step.coats,
-    }));
-  });
 }
 
 function finish(frame: Frame, r: ReadyPart, speeds: Snapshot['speeds']): DerivedPart {

@@ -7,6 +7,7 @@ import { sqlState } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { announce } from '../live/live.ts';
+import { judgeRoute, storeSheets } from './routes.service.ts';
 import { findCoatsOver, findFact, findSuperseding, insertFact, missingReferences } from './facts.sql.ts';
 
 /** A device's clock may run a little ahead of the server's. */
@@ -26,9 +27,11 @@ export async function recordFacts(
 ): Promise<StoredFact[]> {
   for (const f of facts) checkShape(f, deps.nowMs());
   for (const f of facts) if (f.kind === 'coated' && f.supersedes === null) await judgeCoat(deps, f);
+  for (const f of facts) if (f.kind === 'route-set') await judgeRoute(deps, f, facts);
   const partIds = [...new Set(facts.map((f) => f.partId))];
   const stored = await deps.db.transaction(async (tx) => {
     const out: StoredFact[] = [];
+    for (const f of facts) if (f.kind === 'route-set') await storeSheets(tx, workshopId, f);
     for (const f of facts) out.push(await recordOne(tx, workshopId, f, new Date(deps.nowMs())));
     await announce(tx, { topic: 'facts', partIds });
     return out;

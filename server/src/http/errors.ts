@@ -14,6 +14,7 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'before-covered': 422,
   'no-product': 422,
   'coat-refused': 422,
+  'route-refused': 422,
   'unknown-reference': 422,
   'contradicts-later': 422,
   'bad-token': 401,

@@ -59,12 +59,11 @@ function asInput(f: ShopFact) {
 
 async function insertFrame(tx: Db, file: ShopFile): Promise<void> {
   const { workshopId: id, name, zone, volumeSystem } = file.workshop;
-  await tx.query('insert into workshop (workshop_id, name, zone, volume_system) values ($1, $2, $3, $4)', [
-    id,
-    name,
-    zone,
-    volumeSystem,
-  ]);
+  const { facilities, schools } = file.workshop;
+  await tx.query(
+    'insert into workshop (workshop_id, name, zone, volume_system, facilities, schools) values ($1, $2, $3, $4, $5, $6)',
+    [id, name, zone, volumeSystem, facilities ?? null, schools ? JSON.stringify(schools) : null],
+  );
   for (const a of file.attendance)
     await tx.query(
       'insert into attendance (workshop_id, weekday, from_local, to_local) values ($1, $2, $3, $4)',

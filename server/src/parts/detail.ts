@@ -1,5 +1,6 @@
 import {
   airFiguresOf,
+  ofKind,
   standingFacts,
   STAGES,
   surfaceAt,
@@ -15,6 +16,7 @@ import type {
   TracePoint,
 } from '@calvetta/contract';
 import { cardOf, momentOf } from '../bench/cards.ts';
+import { routeSetOf } from '../bench/routeOf.ts';
 import type { DerivedPart, Snapshot } from '../bench/derive.ts';
 
 /** The trace shows at least this much of the past, and what is predicted. */
@@ -87,7 +89,8 @@ function faceView(snapshot: Snapshot, face: FaceResult): FaceView {
 }
 
 function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
-  let left = part.state.lead.coats.length;
+  const before = part.planned.filter((c) => c.stepId.startsWith('on-')).length;
+  let left = Math.max(0, part.state.lead.coats.length - before);
   return part.steps.map((s) => {
     const coatsDone = s.sheetId === null ? 0 : Math.min(left, s.coats);
     left -= coatsDone;
@@ -99,6 +102,9 @@ function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
       coats: s.coats,
       coatsDone,
       dftUm: s.dftUm,
+      what: s.what ?? null,
+      hours: s.hours ?? null,
+      cautions: s.cautions ?? [],
       productName: s.sheetId === null ? null : (snapshot.shop.sheets.get(s.sheetId)?.name ?? null),
     };
   });
@@ -113,6 +119,16 @@ function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {
       isStanding: standing.has(f.factId),
       productName: f.kind === 'coated' ? (snapshot.shop.sheets.get(f.body.sheetId)?.name ?? null) : null,
     }));
+}
+
+function routeSetView(part: DerivedPart): PartDetail['routeSet'] {
+  const set = routeSetOf(standingFacts(part.facts));
+  return set && { factId: set.factId, origin: set.body.origin, reason: set.body.reason ?? null };
+}
+
+function newestSurvey(part: DerivedPart): PartDetail['survey'] {
+  const surveys = ofKind(standingFacts(part.facts), 'surveyed');
+  return surveys[surveys.length - 1]?.body.survey ?? null;
 }
 
 /** Everything a part's page and its Why? panel show. */
@@ -131,6 +147,8 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     pairPartId: row.pairPartId,
     faces: state.faces.map((f) => faceView(snapshot, f)),
     route: routeViews(snapshot, part),
+    routeSet: routeSetView(part),
+    survey: newestSurvey(part),
     facts: factViews(snapshot, part),
     trace: trace(snapshot, part),
     lag: part.lag && {

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { partPatch } from '@calvetta/contract/schemas';
+import { newParts, partPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
@@ -7,7 +7,7 @@ import { announce } from '../live/live.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { findPart } from '../shop/shop.sql.ts';
 import { partDetail } from './detail.ts';
-import { patchPart } from './parts.sql.ts';
+import { insertParts, patchPart } from './parts.sql.ts';
 
 export function partsRoutes(deps: Deps): Router {
   const router = Router();
@@ -16,6 +16,21 @@ export function partsRoutes(deps: Deps): Router {
     const part = snapshot.parts.get(req.params.partId);
     if (!part) throw new AppError('not-found', { what: 'part', id: req.params.partId });
     res.json(partDetail(snapshot, part));
+  });
+  /** Many parts at once, as from a pasted list. Sent again it makes none twice. */
+  router.post('/machines/:machineId/parts', async (req, res) => {
+    const { parts } = valid(newParts, req.body);
+    const shop = await needShop(deps);
+    const { machineId } = req.params;
+    if (!shop.machines.some((m) => m.machineId === machineId))
+      throw new AppError('not-found', { what: 'machine', id: machineId });
+    const made = await deps.db.transaction(async (tx) => {
+      const n = await insertParts(tx, shop.workshop.workshopId, machineId, parts);
+      await announce(tx, { topic: 'entities', partIds: parts.map((p) => p.partId) });
+      return n;
+    });
+    deps.model.invalidate({ topic: 'entities' });
+    res.status(made > 0 ? 201 : 200).json({ made, known: parts.length - made });
   });
   router.patch('/parts/:partId', async (req, res) => {
     const patch = valid(partPatch, req.body);

@@ -46,7 +46,15 @@ export function exportShop(shop: ShopData, nowMs: number): ShopFile {
   return {
     format: SHOP_FORMAT,
     asOf: new Date(nowMs).toISOString(),
-    workshop: shop.workshop,
+    workshop: {
+      workshopId: shop.workshop.workshopId,
+      name: shop.workshop.name,
+      zone: shop.workshop.zone,
+      volumeSystem: shop.workshop.volumeSystem,
+      ...(shop.workshop.means.isDefault
+        ? {}
+        : { facilities: shop.workshop.means.facilities, schools: shop.workshop.means.schools }),
+    },
     attendance: shop.attendance.weekly.map((w) => ({
       weekday: w.weekday,
       from: w.from.slice(0, 5),

@@ -2,7 +2,11 @@ import { Router } from 'express';
 import type { SheetsResponse, ShopInfo } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
+import { meansPatch } from '@calvetta/contract/schemas';
+import { valid } from '../http/validate.ts';
+import { announce } from '../live/live.ts';
 import { needShop } from './needShop.ts';
+import { findWorkshop, updateMeans } from './shop.sql.ts';
 import { exportShop } from './exportShop.ts';
 
 export function shopRoutes(deps: Deps): Router {
@@ -11,6 +15,19 @@ export function shopRoutes(deps: Deps): Router {
     const shop = await needShop(deps);
     const body: ShopInfo = { ...shop.workshop, people: shop.people, places: shop.places };
     res.json(body);
+  });
+  router.patch('/shop/means', async (req, res) => {
+    const patch = valid(meansPatch, req.body);
+    const { workshopId } = (await needShop(deps)).workshop;
+    const stored = await deps.db.transaction(async (tx) => {
+      const changed = await updateMeans(tx, workshopId, patch);
+      const now = (await findWorkshop(tx))!.means;
+      if (!changed) throw new AppError('version-conflict', { stored: now, sent: patch });
+      await announce(tx, { topic: 'entities' });
+      return now;
+    });
+    deps.model.invalidate({ topic: 'entities' });
+    res.json(stored);
   });
   router.get('/sheets', async (_req, res) => {
     const shop = await needShop(deps);

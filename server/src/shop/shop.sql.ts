@@ -1,5 +1,17 @@
-import type { Exposure, Face, Fact, FactKind, ProductSheet, Substrate, VolumeSystem } from '@calvetta/core';
-import type { PlaceInfo } from '@calvetta/contract';
+import {
+  SMALL_SHOP,
+  type Exposure,
+  type Face,
+  type Fact,
+  type FactKind,
+  type Facility,
+  type ProductSheet,
+  type Schools,
+  type Substrate,
+  type VolumeSystem,
+} from '@calvetta/core';
+import type { MeansInfo, PlaceInfo } from '@calvetta/contract';
+import type { MeansPatch } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 
 export interface Workshop {
@@ -7,6 +19,7 @@ export interface Workshop {
   readonly name: string;
   readonly zone: string;
   readonly volumeSystem: VolumeSystem;
+  readonly means: MeansInfo;
 }
 
 /** The only workshop of this server; null before one was imported. */
@@ -16,9 +29,47 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     name: string;
     zone: string;
     volume_system: VolumeSystem;
-  }>('select workshop_id, name, zone, volume_system from workshop order by created_at limit 1');
+    facilities: Facility[] | null;
+    schools: Schools | null;
+    version: number;
+  }>(
+    'select workshop_id, name, zone, volume_system, facilities, schools, version from workshop order by created_at limit 1',
+  );
   const r = rows[0];
-  return r ? { workshopId: r.workshop_id, name: r.name, zone: r.zone, volumeSystem: r.volume_system } : null;
+  if (!r) return null;
+  return {
+    workshopId: r.workshop_id,
+    name: r.name,
+    zone: r.zone,
+    volumeSystem: r.volume_system,
+    means: {
+      facilities: r.facilities ?? SMALL_SHOP.facilities,
+      schools: r.schools ?? SMALL_SHOP.schools,
+      version: r.version,
+      isDefault: r.facilities === null,
+    },
+  };
+}
+
+/** Changes what the shop has and how it works; false when the version is not the one stored. */
+export async function updateMeans(db: Db, workshopId: string, patch: MeansPatch): Promise<boolean> {
+  const r = await db.query(
+    'update workshop set facilities = $3, schools = $4, version = version + 1 where workshop_id = $1 and version = $2',
+    [workshopId, patch.version, patch.facilities, JSON.stringify(patch.schools)],
+  );
+  return r.rowCount === 1;
+}
+
+/** Stores a sheet that the shop does not have yet; a known id stays as it is. */
+export async function insertSheet(db: Db, workshopId: string, sheet: ProductSheet): Promise<void> {
+  await db.query('insert into product (workshop_id, product_id) values ($1, $2) on conflict do nothing', [
+    workshopId,
+    sheet.productId,
+  ]);
+  await db.query(
+    'insert into sheet (workshop_id, sheet_id, product_id, revision, body) values ($1, $2, $3, $4, $5) on conflict do nothing',
+    [workshopId, sheet.sheetId, sheet.productId, sheet.revision, sheet],
+  );
 }
 
 export interface AttendanceRow {
@@ -158,6 +209,10 @@ export interface RouteStepRow {
   readonly sheetId: string | null;
   readonly coats: number;
   readonly dftUm: number | null;
+  /** What exactly, hours and cautions: an advised route says them, a typed one does not. */
+  readonly what?: string | null;
+  readonly hours?: number;
+  readonly cautions?: readonly string[];
 }
 export async function listRouteSteps(db: Db, workshopId: string): Promise<RouteStepRow[]> {
   const { rows } = await db.query<RouteStepRow>(

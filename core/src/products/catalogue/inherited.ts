@@ -1,4 +1,5 @@
-import type { Binder, ProductSheet } from '../sheet.ts';
+import type { Binder } from '../binder.ts';
+import type { ProductSheet } from '../sheet.ts';
 import type { SheetTraits } from '../traits.ts';
 
 interface Heir {

@@ -1,0 +1,150 @@
+import Joi from 'joi';
+import {
+  ANSWERS,
+  CATEGORIES,
+  COAT_KINDS,
+  COATING,
+  CRITICALITIES,
+  DURABILITY,
+  FACILITIES,
+  FEATURES,
+  FINISHES,
+  LEGACY,
+  OIL,
+  PITS,
+  REACHES,
+  RUST,
+  STEP_KINDS,
+  SUBSTRATES,
+  TEST_RESULTS,
+  TOOLS,
+  type RouteStep,
+  type Schools,
+  type Survey,
+} from '@calvetta/core';
+
+const one = (list: readonly string[]) =>
+  Joi.string()
+    .valid(...list)
+    .required();
+const answer = one(ANSWERS);
+const figure = (most: number) => Joi.number().positive().max(most).allow(null).required();
+
+/** A survey, whole. Unknown is an answer; a figure that is not known is null. */
+export const survey = Joi.object<Survey>({
+  substrate: one(SUBSTRATES),
+  thicknessMm: figure(1000),
+  massKg: figure(200_000),
+  areaM2: figure(10_000),
+  rust: one(RUST),
+  pits: one(PITS),
+  scale: answer,
+  oil: one(OIL),
+  salt: answer,
+  coating: one(COATING),
+  coatKind: one(COAT_KINDS),
+  solventRub: one(TEST_RESULTS),
+  legacy: one(LEGACY),
+  phosphated: answer,
+  oldFiller: answer,
+  features: Joi.array()
+    .items(Joi.string().valid(...FEATURES))
+    .unique()
+    .required(),
+  clearanceUm: figure(100_000),
+  hardened: answer,
+  lagging: answer,
+  otherMetal: Joi.string()
+    .valid(...SUBSTRATES, 'unknown')
+    .allow(null)
+    .required(),
+  category: one(CATEGORIES),
+  durability: one(DURABILITY),
+  heatC: Joi.number().min(-40).max(1200).allow(null).required(),
+  fuel: answer,
+  chips: answer,
+  sun: answer,
+  concealed: answer,
+  finish: one(FINISHES),
+  criticality: Joi.array()
+    .items(Joi.string().valid(...CRITICALITIES))
+    .unique()
+    .required(),
+  assembled: answer,
+  reach: one(REACHES),
+  metallic: answer,
+  dark: answer,
+  colourUndecided: Joi.boolean().required(),
+  colourGroup: Joi.string().max(60).allow(null).required(),
+  isPair: Joi.boolean().required(),
+});
+
+export const routeStep = Joi.object<RouteStep>({
+  stepId: Joi.string().min(1).max(64).required(),
+  kind: one(STEP_KINDS),
+  what: Joi.string().max(64),
+  familyId: Joi.string().max(64),
+  coats: Joi.number().integer().min(0).max(20).required(),
+  dftUm: Joi.number().positive().max(6000).allow(null).required(),
+  tool: Joi.string().valid(...TOOLS),
+  policy: Joi.string().valid('in-window', 'wet-on-wet', 'harden-scuff'),
+  hours: Joi.number().min(0).max(10_000).required(),
+  waitHours: Joi.number().min(0).max(20_000).required(),
+  cautions: Joi.array().items(Joi.string().max(60)).required(),
+});
+
+export const schools = Joi.object<Schools>({
+  etch: one(['wet-on-wet', 'harden-scuff']),
+  castings: one(['prime', 'direct']),
+  oldPaint: one(['keep', 'strip']),
+  assembly: one(['in-pieces', 'assembled']),
+  wireWheel: one(['yes', 'no']),
+  tool: one(['gun', 'brush']),
+});
+
+/** What a shop has and how it works; the version says which state the person was looking at. */
+export const meansPatch = Joi.object<MeansPatch, true>({
+  version: Joi.number().integer().min(1).required(),
+  facilities: Joi.array()
+    .items(Joi.string().valid(...FACILITIES))
+    .unique()
+    .required(),
+  schools: schools.required(),
+});
+export interface MeansPatch {
+  readonly version: number;
+  readonly facilities: readonly (typeof FACILITIES)[number][];
+  readonly schools: Schools;
+}
+
+/** Parts made at once, from a pasted list: client-made ids, so that sending it again makes none twice. */
+export const newParts = Joi.object<{ parts: NewPart[] }, true>({
+  parts: Joi.array()
+    .items(
+      Joi.object({
+        partId: Joi.string()
+          .pattern(/^[\w.:-]{1,64}$/)
+          .required(),
+        name: Joi.string().trim().min(1).max(120).required(),
+        assemblyName: Joi.string().trim().min(1).max(120).required(),
+        substrate: one(SUBSTRATES),
+        massKg: figure(200_000),
+        areaM2: figure(10_000),
+        thicknessMm: figure(1000),
+        faces: Joi.valid(1, 2).required(),
+      }),
+    )
+    .min(1)
+    .max(500)
+    .required(),
+});
+export interface NewPart {
+  readonly partId: string;
+  readonly name: string;
+  readonly assemblyName: string;
+  readonly substrate: (typeof SUBSTRATES)[number];
+  readonly massKg: number | null;
+  readonly areaM2: number | null;
+  readonly thicknessMm: number | null;
+  readonly faces: 1 | 2;
+}

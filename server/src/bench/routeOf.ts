@@ -1,0 +1,84 @@
+import {
+  ofKind,
+  originMs,
+  type Fact,
+  type FactOf,
+  type PlannedCoat,
+  type ProductSheet,
+} from '@calvetta/core';
+import type { RouteStepRow } from '../shop/shop.sql.ts';
+
+/** The route chosen last, or null when none was: then the typed one holds. */
+export function routeSetOf(standing: readonly Fact[]): FactOf<'route-set'> | null {
+  const sets = ofKind(standing, 'route-set');
+  return sets[sets.length - 1] ?? null;
+}
+
+/** The newest revision of a product among the shop's sheets. */
+export function newestSheet(
+  sheets: ReadonlyMap<string, ProductSheet>,
+  productId: string,
+): ProductSheet | null {
+  let newest: ProductSheet | null = null;
+  for (const s of sheets.values())
+    if (s.productId === productId && (newest === null || s.revision > newest.revision)) newest = s;
+  return newest;
+}
+
+/** The steps of the chosen route, each coat with the newest sheet of its family. */
+export function routeOf(
+  standing: readonly Fact[],
+  sheets: ReadonlyMap<string, ProductSheet>,
+): RouteStepRow[] | null {
+  const set = routeSetOf(standing);
+  if (!set) return null;
+  return set.body.steps.map((s, i) => ({
+    partId: set.partId,
+    seq: i + 1,
+    stepId: s.stepId,
+    kind: s.kind,
+    sheetId: s.familyId === undefined ? null : (newestSheet(sheets, s.familyId)?.sheetId ?? null),
+    coats: s.coats,
+    dftUm: s.dftUm,
+    what: s.what ?? null,
+    hours: s.hours,
+    cautions: s.cautions,
+  }));
+}
+
+/**
+ * Coats that were on when the route was chosen, as laid: a route chosen in the middle of the work is for what remains.
+ * Stripping after them takes them off again.
+ */
+export function coatsBeforeRoute(
+  standing: readonly Fact[],
+  sheets: ReadonlyMap<string, ProductSheet>,
+): PlannedCoat[] {
+  const set = routeSetOf(standing);
+  if (!set) return [];
+  const stripped = standing.findLast((f) => f.kind === 'stripped');
+  const sinceMs = stripped ? originMs(stripped) : -Infinity;
+  return ofKind(standing, 'coated').flatMap((c, i): PlannedCoat[] => {
+    const sheet = sheets.get(c.body.sheetId);
+    if (!sheet || originMs(c) >= set.happenedAtMs || originMs(c) < sinceMs) return [];
+    return [{ stepId: `on-${i + 1}`, sheet, dftUm: c.body.dftUm, coatNo: 1, ofCoats: 1 }];
+  });
+}
+
+/** The route's coats one by one. */
+export function plannedCoats(
+  steps: readonly RouteStepRow[],
+  sheets: ReadonlyMap<string, ProductSheet>,
+): PlannedCoat[] {
+  return steps.flatMap((step) => {
+    const sheet = step.sheetId === null ? undefined : sheets.get(step.sheetId);
+    if (!sheet) return [];
+    return Array.from({ length: step.coats }, (_, i) => ({
+      stepId: step.stepId,
+      sheet,
+      dftUm: step.dftUm ?? sheet.dftUm,
+      coatNo: i + 1,
+      ofCoats: step.coats,
+    }));
+  });
+}

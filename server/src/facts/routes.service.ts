@@ -1,0 +1,55 @@
+import {
+  CATALOGUE_SHEETS,
+  familiesOf,
+  isAllowed,
+  judge,
+  ofKind,
+  RULES,
+  standingFacts,
+  viewOf,
+  type RouteStep,
+  type Survey,
+} from '@calvetta/core';
+import type { FactInput } from '@calvetta/contract';
+import type { Db } from '../db/db.ts';
+import type { Deps } from '../deps.ts';
+import { AppError, invalidInput } from '../http/errors.ts';
+import { insertSheet } from '../shop/shop.sql.ts';
+
+const stepsOf = (f: FactInput): readonly RouteStep[] => f.body['steps'] as RouteStep[];
+
+/** The survey a route stands on: one sent with it, else the part's newest. */
+async function surveyFor(deps: Deps, f: FactInput, batch: readonly FactInput[]): Promise<Survey | null> {
+  const sent = batch.findLast((x) => x.kind === 'surveyed' && x.partId === f.partId);
+  if (sent) return sent.body['survey'] as Survey;
+  const facts = (await deps.model.shop())?.facts.get(f.partId) ?? [];
+  const surveys = ofKind(standingFacts(facts), 'surveyed');
+  return surveys[surveys.length - 1]?.body.survey ?? null;
+}
+
+/** Refuses a route that a rule refuses or that rests on an open question, unless it is set against the rules with a reason. */
+export async function judgeRoute(deps: Deps, f: FactInput, batch: readonly FactInput[]): Promise<void> {
+  const shop = await deps.model.shop();
+  const survey = await surveyFor(deps, f, batch);
+  if (!shop) return;
+  if (!survey)
+    throw invalidInput([
+      { field: 'body.steps', code: 'no-survey', got: null, accepts: 'a survey of the part before its route' },
+    ]);
+  const families = familiesOf([...shop.sheets.values()]);
+  const steps = stepsOf(f);
+  const strangers = [...new Set(steps.flatMap((s) => s.familyId ?? []))].filter((id) => !families.has(id));
+  if (strangers.length > 0)
+    throw new AppError('unknown-reference', { fields: ['body.steps'], families: strangers });
+  const verdict = judge(viewOf(survey, shop.workshop.means, steps, families), RULES);
+  if (isAllowed(verdict)) return;
+  if (f.body['origin'] === 'overridden' && typeof f.body['reason'] === 'string') return;
+  throw new AppError('route-refused', { refusals: verdict.refusals, open: verdict.open });
+}
+
+/** A route may name families whose sheet the shop has not taken yet: the generic one comes in with it. */
+export async function storeSheets(tx: Db, workshopId: string, f: FactInput): Promise<void> {
+  const named = new Set(stepsOf(f).map((s) => s.familyId));
+  for (const sheet of CATALOGUE_SHEETS)
+    if (named.has(sheet.productId)) await insertSheet(tx, workshopId, sheet);
+}
