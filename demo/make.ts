@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Face, FactBodies, FactKind, Substrate } from '@calvetta/core';
 import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contract';
 import { MACHINES, ROUTES, type PartLine, type RouteName } from './machines.ts';
-import { CATALOGUE_SHEETS } from '@calvetta/core';
+import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 
 const AS_OF = Date.UTC(2026, 2, 5, 18, 45);
 const H = 3_600_000;
@@ -234,6 +234,8 @@ export function makeScenario(): ShopFile {
       name: 'Saltmarsh Works',
       zone: 'Europe/London',
       volumeSystem: 'imperial',
+      facilities: FULL_SHOP.facilities,
+      schools: FULL_SHOP.schools,
     },
     attendance: [
       { weekday: 2, from: '18:30', to: '21:30' },

@@ -13,6 +13,8 @@ import { Empty } from './ui/Empty.tsx';
 // The first screen is the Bench; every other place, and the dialogs, come when they are asked for.
 const MachinesPlace = lazy(() => import('./places/machines/MachinesPlace.tsx'));
 const PartPlace = lazy(() => import('./places/part/PartPlace.tsx'));
+const RoutePlace = lazy(() => import('./places/route/RoutePlace.tsx'));
+const ReferencePlace = lazy(() => import('./places/reference/ReferencePlace.tsx'));
 const AirPlace = lazy(() => import('./places/air/AirPlace.tsx'));
 const SettingsPlace = lazy(() => import('./places/settings/SettingsPlace.tsx'));
 const Dialogs = lazy(() => import('./dialogs/Dialogs.tsx'));
@@ -35,6 +37,8 @@ export function App() {
             <Route index element={<BenchPlace />} />
             <Route path="machines/:machineId?" element={<MachinesPlace />} />
             <Route path="parts/:partId" element={<PartPlace />} />
+            <Route path="parts/:partId/route" element={<RoutePlace />} />
+            <Route path="reference" element={<ReferencePlace />} />
             <Route path="air/:placeId?" element={<AirPlace />} />
             <Route path="settings" element={<SettingsPlace />} />
             <Route

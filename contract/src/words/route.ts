@@ -159,3 +159,23 @@ export const ANSWER_WORDS: Readonly<Record<string, string>> = {
   soaked: 'soaked in',
   wand: 'wand only',
 };
+
+export const SOURCE_KIND_WORDS = {
+  published: 'published',
+  'common-practice': 'common practice, no published source',
+  'from-memory': 'published, quoted from memory',
+} as const;
+
+export const TOPIC_WORDS: Readonly<Record<string, string>> = {
+  strip: 'Derusting and stripping',
+  prep: 'Preparation',
+  metal: 'Metals',
+  etch: 'Etch primers',
+  zinc: 'Zinc: rich, phosphate, chromate',
+  over: 'What goes on what',
+  heat: 'Heat',
+  fit: 'Fits and faces',
+  finish: 'Finish',
+  protect: 'Protection',
+  work: 'Work, people and law',
+};

@@ -21,7 +21,6 @@ import {
   type OwnReading,
   type PartState,
   type PlannedCoat,
-  type ProductSheet,
   type Residence,
   type Span,
   type SurfaceStretch,

@@ -60,6 +60,12 @@ export const sendReading = (placeId: string, reading: ReadingInput): Promise<unk
   call(`/places/${encodeURIComponent(placeId)}/readings`, json('POST', reading));
 export const patchPart = (partId: string, patch: object): Promise<unknown> =>
   call(`/parts/${encodeURIComponent(partId)}`, json('PATCH', patch));
+export const patchMeans = (patch: object): Promise<unknown> => call('/shop/means', json('PATCH', patch));
+export const makeParts = (
+  machineId: string,
+  parts: readonly object[],
+): Promise<{ made: number; known: number }> =>
+  call(`/machines/${encodeURIComponent(machineId)}/parts`, json('POST', { parts }));
 export const importFile = (
   kind: 'readings' | 'forecast',
   placeId: string,

@@ -49,6 +49,7 @@ export function useLive(): void {
     source.onmessage = (event: MessageEvent<string>) => {
       const message = JSON.parse(event.data) as LiveMessage;
       if (message.topic === 'import') return;
+      if (message.topic === 'entities') void client.invalidateQueries({ queryKey: ['shop'] });
       soon(message.topic === 'facts' || message.topic === 'entities' ? 30 : 4000);
     };
     source.onopen = flush;

@@ -4,6 +4,7 @@ import { FindDialog } from './FindDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { LogDialog } from './LogDialog.tsx';
+import { PartsListDialog } from './PartsListDialog.tsx';
 import { ReadingDialog } from './ReadingDialog.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
 
@@ -27,6 +28,8 @@ export default function Dialogs() {
       return <FindDialog onClose={close} />;
     case 'import':
       return <ImportDialog onClose={close} />;
+    case 'parts-list':
+      return <PartsListDialog {...open} onClose={close} />;
     case undefined:
       return null;
   }

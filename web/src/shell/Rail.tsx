@@ -1,4 +1,4 @@
-import { Anvil, CloudDrizzle, Settings2, TrainFront } from 'lucide-react';
+import { Anvil, BookOpenText, CloudDrizzle, Settings2, TrainFront } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useOutbox } from '../state/outbox.ts';
 
@@ -6,6 +6,7 @@ const PLACES = [
   { to: '/', word: 'Bench', Icon: Anvil },
   { to: '/machines', word: 'Machines', Icon: TrainFront },
   { to: '/air', word: 'Air', Icon: CloudDrizzle },
+  { to: '/reference', word: 'Reference', Icon: BookOpenText },
   { to: '/settings', word: 'Settings', Icon: Settings2 },
 ] as const;
 

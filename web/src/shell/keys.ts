@@ -8,6 +8,7 @@ export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly wo
   b: { to: '/', word: 'Bench' },
   m: { to: '/machines', word: 'Machines' },
   a: { to: '/air', word: 'Air' },
+  r: { to: '/reference', word: 'Reference' },
   e: { to: '/settings', word: 'Settings' },
 };
 export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [

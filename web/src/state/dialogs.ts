@@ -16,6 +16,7 @@ export type OpenDialog =
   | { readonly kind: 'keys' }
   | { readonly kind: 'find' }
   | { readonly kind: 'import' }
+  | { readonly kind: 'parts-list'; readonly machineId: string; readonly machineName: string }
   | null;
 
 interface Dialogs {

@@ -6,6 +6,7 @@ import { HEADLINES } from '@calvetta/core';
 import { useMachines } from '../../api/queries.ts';
 import { Section } from '../../drawings/Section.tsx';
 import { useNowMs } from '../../state/clock.ts';
+import { useDialogs } from '../../state/dialogs.ts';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useRowPx } from '../../ui/useMedia.ts';
@@ -127,6 +128,7 @@ interface MachineProps {
 function Machine({ machine, data, filter, startsOpen }: MachineProps) {
   const units = useUnits();
   const [isOpen, setOpen] = useState(startsOpen);
+  const show = useDialogs((s) => s.show);
   const parts = machine.assemblies.flatMap((a) => a.parts);
   const shown = parts.filter((p) => passes(p, filter));
   const counts = HEADLINES.map((h) => [h, parts.filter((p) => p.headline === h).length] as const).filter(
@@ -158,6 +160,19 @@ function Machine({ machine, data, filter, startsOpen }: MachineProps) {
           ))}
         </span>
       </button>
+      {isOpen ? (
+        <p className="border-t border-line px-3 py-1">
+          <button
+            type="button"
+            className="figure min-h-9 underline underline-offset-2 pointer-coarse:min-h-11"
+            onClick={() =>
+              show({ kind: 'parts-list', machineId: machine.machineId, machineName: machine.name })
+            }
+          >
+            Paste a parts list
+          </button>
+        </p>
+      ) : null}
       {isOpen
         ? machine.assemblies.map((a) => {
             const own = a.parts.filter((p) => passes(p, filter));

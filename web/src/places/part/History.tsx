@@ -1,5 +1,5 @@
 import type { FactView, PartDetail } from '@calvetta/contract';
-import { FACT_WORDS, TEST_WORDS } from '@calvetta/contract/words';
+import { FACT_WORDS, TEST_WORDS, ORIGIN_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../../api/queries.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { dayAndTime } from '../../ui/time.ts';
@@ -72,6 +72,10 @@ function FactWords({ fact }: { readonly fact: FactView }) {
         return `by ${fact.body.by.replaceAll('-', ' ')}`;
       case 'turned':
         return `face ${fact.body.faceUp} up`;
+      case 'surveyed':
+        return `${fact.body.survey.finish} finish, ${fact.body.survey.category}`;
+      case 'route-set':
+        return `${ORIGIN_WORDS[fact.body.origin]}, ${fact.body.steps.length} steps${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
       case 'noted':
         return fact.body.text;
       default:

@@ -95,6 +95,12 @@ function PartHead({ part }: { readonly part: PartDetail }) {
           Log…
         </Button>
         <Button onClick={() => show({ kind: 'why', partId: card.partId })}>Why?</Button>
+        <Link
+          className="figure inline-flex min-h-11 items-center rounded-sm border border-ink/60 px-4 text-[15px] hover:border-ink"
+          to={`/parts/${encodeURIComponent(card.partId)}/route`}
+        >
+          {part.survey ? 'Survey and route' : 'Survey'}
+        </Link>
         <Button look="quiet" onClick={() => show({ kind: 'edit', partId: card.partId })}>
           Edit
         </Button>

@@ -1,5 +1,5 @@
 import type { PartDetail, RouteStepView } from '@calvetta/contract';
-import { STEP_WORDS } from '@calvetta/contract/words';
+import { CAUTION_WORDS, ORIGIN_WORDS, STEP_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 import { useUnits } from '../../ui/useUnits.ts';
 
 /** The route as a vertical strip: what is done, what comes next, what is still to come. */
@@ -8,7 +8,17 @@ export function RouteStrip({ part }: { readonly part: PartDetail }) {
   const isStripped = part.card.lastCoat !== null || part.card.bare !== null;
   return (
     <section aria-label="Route" className="border border-line bg-panel p-3">
-      <h2 className="mb-1 text-[16px]">Route</h2>
+      <h2 className="mb-1 text-[16px]">
+        Route{' '}
+        {part.routeSet ? (
+          <span
+            className={`text-[13px] font-normal ${part.routeSet.origin === 'overridden' ? 'text-bad' : 'text-quiet'}`}
+          >
+            {ORIGIN_WORDS[part.routeSet.origin]}
+            {part.routeSet.reason ? `: ${part.routeSet.reason}` : ''}
+          </span>
+        ) : null}
+      </h2>
       <ol className="border-l-2 border-line">
         {part.route.map((s) => (
           <Step
@@ -48,6 +58,8 @@ function Step({ step, isNext, isDone }: StepProps) {
       />
       <span className={isNext ? 'font-semibold' : ''}>
         {step.productName ?? STEP_WORDS[step.kind] ?? step.kind}
+        {step.what ? <span className="text-quiet"> · {WHAT_WORDS[step.what] ?? step.what}</span> : null}
+        {isDone ? null : <Cautions codes={step.cautions} />}
       </span>
       {step.sheetId === null ? null : (
         <span className="figure text-[13px] text-quiet">
@@ -56,5 +68,20 @@ function Step({ step, isNext, isDone }: StepProps) {
       )}
       {isNext ? <span className="figure ml-auto text-[13px]">next</span> : null}
     </li>
+  );
+}
+
+/** Cautions at the step where they bite, folded to one mark. */
+function Cautions({ codes }: { readonly codes: readonly string[] }) {
+  if (codes.length === 0) return null;
+  return (
+    <details className="inline-block text-[13px]">
+      <summary className="ml-2 cursor-pointer list-none text-warn">▲ caution</summary>
+      {codes.map((c) => (
+        <p key={c} className="text-quiet">
+          {CAUTION_WORDS[c] ?? c}
+        </p>
+      ))}
+    </details>
   );
 }

@@ -5,6 +5,7 @@ import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Field.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
+import { Practice } from './Practice.tsx';
 
 /** What this device prefers, who holds it, and the way out for the shop's data. */
 export default function SettingsPlace() {
@@ -72,6 +73,7 @@ export default function SettingsPlace() {
           Keys
         </Button>
       </section>
+      {shop.data ? <Practice means={shop.data.means} /> : null}
       <section className="flex flex-col gap-3 border border-line bg-panel p-4" aria-label="Data">
         <h2 className="text-[18px]">The shop’s data</h2>
         <p>

@@ -1,0 +1,62 @@
+import type { Advice, Family } from '@calvetta/core';
+import { SURVEY_WORDS } from '@calvetta/contract/words';
+import { refusedName, remedyWords, wouldHold } from './reasons.ts';
+import { RuleLine } from './RuleLine.tsx';
+
+/** What is in no route, by which rule, and what would make it possible. Families first: methods are folded away. */
+export function RefusedStrip({
+  advice,
+  families,
+}: {
+  readonly advice: Advice;
+  readonly families: ReadonlyMap<string, Family>;
+}) {
+  const sheets = new Map([...families].map(([id, f]) => [id, f.sheet]));
+  const list = (about: 'family' | 'method') =>
+    advice.refused.filter((r) => r.about === about && (r.reasons.length > 0 || r.asks.length > 0));
+  const card = (r: Advice['refused'][number]) => (
+    <section key={r.id} data-refused={r.id} className="min-w-0">
+      <h4 className="text-[15px]">{refusedName(r, sheets)}</h4>
+      <ul className="text-[14px]">
+        {r.reasons.slice(0, 2).map((x) => (
+          <RuleLine key={x.ruleId} tone="against" reason={x} />
+        ))}
+      </ul>
+      {r.reasons.length === 0 && r.asks.length > 0 ? (
+        <p className="text-[14px]">
+          Not known:{' '}
+          {r.asks
+            .slice(0, 3)
+            .map((f) => SURVEY_WORDS[f].toLowerCase())
+            .join(', ')}
+          .
+        </p>
+      ) : null}
+      {wouldHold(r).length > 0 ? (
+        <p className="text-[13px] text-quiet">Would hold with {wouldHold(r).join(', or ')}.</p>
+      ) : null}
+    </section>
+  );
+  return (
+    <section aria-label="Refused" className="border border-bad/40 bg-panel p-3">
+      <h2 className="text-[18px]">Refused</h2>
+      {advice.routes.length === 0 && advice.wouldHelp.length > 0 ? (
+        <p className="mt-1 border-l-4 border-mark bg-ground px-2 py-1">
+          What would open a route:{' '}
+          {advice.wouldHelp
+            .slice(0, 5)
+            .map((h) => remedyWords(h.remedy))
+            .join(', ')}
+          .
+        </p>
+      ) : null}
+      <div className="mt-2 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">{list('family').map(card)}</div>
+      <details className="mt-3">
+        <summary className="figure cursor-pointer text-[15px]">
+          Ways of stripping refused: {list('method').length}
+        </summary>
+        <div className="mt-2 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">{list('method').map(card)}</div>
+      </details>
+    </section>
+  );
+}

@@ -1,0 +1,231 @@
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import {
+  advise,
+  blankSurvey,
+  familiesOf,
+  MATERIALS,
+  surveyDoubts,
+  type Advice,
+  type AdvisedRoute,
+  type Family,
+  type RouteStep,
+  type ShopMeans,
+  type Survey,
+} from '@calvetta/core';
+import type { PartDetail } from '@calvetta/contract';
+import { SCHOOL_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { usePart, useSheets, useShop } from '../../api/queries.ts';
+import { useRecord } from '../../dialogs/useRecord.ts';
+import { isRefusal } from '../../dialogs/refusal.ts';
+import { useNotices } from '../../state/notices.ts';
+import { Waiting } from '../../ui/Trouble.tsx';
+import { useUnits } from '../../ui/useUnits.ts';
+import { EditSteps } from './EditSteps.tsx';
+import { changed } from './reasons.ts';
+import { RefusedStrip } from './RefusedStrip.tsx';
+import { layersOfRoute, RouteCard } from './RouteCard.tsx';
+import { SurveyPanel } from './SurveyPanel.tsx';
+
+/** Survey a part and choose its route: rivals side by side, what was refused and why, all judged here as answers change. */
+export default function RoutePlace() {
+  const { partId = '' } = useParams();
+  const part = usePart(partId);
+  const shop = useShop();
+  const sheets = useSheets();
+  if (!part.data || !shop.data || !sheets.data)
+    return <Waiting error={part.error ?? shop.error ?? sheets.error} what="part" />;
+  return (
+    <Chooser
+      key={partId}
+      part={part.data}
+      means={shop.data.means}
+      families={familiesOf(sheets.data.sheets)}
+    />
+  );
+}
+
+/** What the part's own record already answers. */
+function firstSurvey(part: PartDetail): Survey {
+  if (part.survey) return part.survey;
+  return {
+    ...blankSurvey(part.card.substrate),
+    thicknessMm: part.thicknessMm,
+    massKg: part.massKg,
+    areaM2: part.card.areaM2,
+    colourGroup: part.colourGroup,
+    isPair: part.pairPartId !== null,
+  };
+}
+
+interface ChooserProps {
+  readonly part: PartDetail;
+  readonly means: ShopMeans;
+  readonly families: ReadonlyMap<string, Family>;
+}
+
+function Chooser({ part, means, families }: ChooserProps) {
+  const navigate = useNavigate();
+  const record = useRecord();
+  const say = useNotices((s) => s.say);
+  const [survey, setSurvey] = useState(() => firstSurvey(part));
+  const [change, setChange] = useState<{ readonly came: string[]; readonly went: string[] } | null>(null);
+  const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const advice = useMemo(() => advise({ survey, means, families }), [survey, means, families]);
+  const doubts = surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3);
+  const answer = (patch: Partial<Survey>): void => {
+    const next = { ...survey, ...patch };
+    setChange(changed(advice, advise({ survey: next, means, families })));
+    setSurvey(next);
+  };
+  const use = (
+    routeId: string,
+    steps: readonly RouteStep[],
+    origin: 'advised' | 'edited' | 'overridden',
+    reason: string | null,
+  ): void => {
+    setBusy(true);
+    const common = {
+      partId: part.card.partId,
+      partName: part.card.name,
+      face: null,
+      happenedMs: Date.now(),
+      endedMs: null,
+    };
+    void record({ ...common, kind: 'surveyed', body: { survey } })
+      .then(() =>
+        record({
+          ...common,
+          kind: 'route-set',
+          body: { routeId: routeId.slice(0, 400), origin, steps, ...(reason === null ? {} : { reason }) },
+          evidence: { rules: advice.routes.find((r) => r.routeId === routeId)?.warnings ?? [] },
+        }),
+      )
+      .then(() => navigate(`/parts/${encodeURIComponent(part.card.partId)}`))
+      .catch((e: unknown) =>
+        say({ tone: 'trouble', text: isRefusal(e) ? e.body.remedy : 'It could not be stored; try again.' }),
+      )
+      .finally(() => setBusy(false));
+  };
+  return (
+    <>
+      <Head part={part} means={means} />
+      <div className="grid items-start gap-4 p-4 lg:grid-cols-[320px_minmax(0,1fr)]">
+        <SurveyPanel survey={survey} advice={advice} doubts={doubts} onAnswer={answer} />
+        <div className="flex min-w-0 flex-col gap-4">
+          <Summary advice={advice} change={change} families={families} />
+          <Rivals
+            advice={advice}
+            survey={survey}
+            families={families}
+            isBusy={isBusy || doubts.length > 0}
+            onUse={(r) => use(r.routeId, r.steps, 'advised', null)}
+            onEdit={(r) => setEditing(r.steps)}
+          />
+          <RefusedStrip advice={advice} families={families} />
+        </div>
+      </div>
+      {editing ? (
+        <EditSteps
+          survey={survey}
+          means={means}
+          families={families}
+          steps={editing}
+          isBusy={isBusy}
+          onClose={() => setEditing(null)}
+          onSet={(steps, reason) => use('edited', steps, reason === null ? 'edited' : 'overridden', reason)}
+        />
+      ) : null}
+    </>
+  );
+}
+
+function Head({ part, means }: { readonly part: PartDetail; readonly means: ShopMeans }) {
+  const units = useUnits();
+  const practice = (['etch', 'oldPaint', 'tool'] as const)
+    .map((k) => (SCHOOL_WORDS[k].options as Readonly<Record<string, string>>)[means.schools[k]])
+    .join(' · ');
+  return (
+    <header className="flex flex-wrap items-center justify-between gap-2 border-b border-line bg-panel px-4 py-2">
+      <div>
+        <p className="text-[14px]">
+          <Link className="underline" to={`/parts/${encodeURIComponent(part.card.partId)}`}>
+            {part.card.name}
+          </Link>{' '}
+          <span className="text-quiet">
+            · {part.card.machineName} · {SUBSTRATE_WORDS[part.card.substrate]} ·{' '}
+            {units.area(part.card.areaM2)}
+          </span>
+        </p>
+        <h1 className="text-[24px] leading-tight">Choose a route</h1>
+      </div>
+      <p className="text-[13px] text-quiet">
+        House practice: {practice} ·{' '}
+        <Link className="underline" to="/settings#practice">
+          change
+        </Link>
+      </p>
+    </header>
+  );
+}
+
+interface SummaryProps {
+  readonly advice: Advice;
+  readonly change: { readonly came: string[]; readonly went: string[] } | null;
+  readonly families: ReadonlyMap<string, Family>;
+}
+
+/** How many hold, and what the last answer changed. */
+function Summary({ advice, change, families }: SummaryProps) {
+  const name = (id: string): string => families.get(id)?.sheet.name ?? id;
+  const n = advice.refused.filter((r) => r.about === 'family').length;
+  return (
+    <p role="status" className="text-[14px]">
+      {advice.routes.length === 0 ? 'No route holds yet' : `${advice.routes.length} that hold, best first`} ·{' '}
+      {n} families refused
+      {change && change.came.length > 0 ? (
+        <span className="text-good"> · that answer opened {change.came.map(name).join(', ')}</span>
+      ) : null}
+      {change && change.went.length > 0 ? (
+        <span className="text-bad"> · that answer closed {change.went.map(name).join(', ')}</span>
+      ) : null}
+      {change && change.came.length + change.went.length === 0 ? (
+        <span className="text-quiet"> · that answer changed no family</span>
+      ) : null}
+    </p>
+  );
+}
+
+interface RivalsProps {
+  readonly advice: Advice;
+  readonly survey: Survey;
+  readonly families: ReadonlyMap<string, Family>;
+  readonly isBusy: boolean;
+  readonly onUse: (r: AdvisedRoute) => void;
+  readonly onEdit: (r: AdvisedRoute) => void;
+}
+
+function Rivals({ advice, survey, families, isBusy, onUse, onEdit }: RivalsProps) {
+  if (advice.routes.length === 0) return null;
+  const fullUm = Math.max(
+    ...advice.routes.map((r) => layersOfRoute(r, families).reduce((sum, l) => sum + l.dftUm, 0)),
+  );
+  return (
+    <div className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+      {advice.routes.map((r, i) => (
+        <RouteCard
+          key={r.routeId}
+          route={r}
+          rank={i}
+          families={families}
+          fullUm={fullUm}
+          isScoped={survey.category !== 'unknown'}
+          isBusy={isBusy}
+          onUse={() => onUse(r)}
+          onEdit={() => onEdit(r)}
+        />
+      ))}
+    </div>
+  );
+}

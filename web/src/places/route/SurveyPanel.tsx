@@ -1,0 +1,154 @@
+import { useState } from 'react';
+import type { Advice, Survey, SurveyDoubt } from '@calvetta/core';
+import { SUBSTRATES } from '@calvetta/core';
+import { SURVEY_WORDS } from '@calvetta/contract/words';
+import { answerWord, GROUPS, isAsked, SHAPES, shownAnswer, type SurveyField } from './surveyFields.ts';
+
+interface Props {
+  readonly survey: Survey;
+  readonly advice: Advice;
+  readonly doubts: readonly SurveyDoubt[];
+  readonly onAnswer: (patch: Partial<Survey>) => void;
+}
+
+/** The guided sheet: first what would open most, then every answer given, each one touch to change. */
+export function SurveyPanel({ survey, advice, doubts, onAnswer }: Props) {
+  const asked = advice.questions.filter((q) => isAsked(q.field, survey)).slice(0, 4);
+  return (
+    <section aria-label="Survey" className="flex flex-col gap-3 border border-line bg-panel p-3">
+      <h2 className="text-[18px]">Survey</h2>
+      {doubts.map((d) => (
+        <p key={d.code} role="alert" className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
+          {d.got}: can that be? {d.accepts}.
+        </p>
+      ))}
+      {asked.length > 0 ? (
+        <div className="flex flex-col gap-2 border-l-4 border-mark bg-ground p-2">
+          <h3 className="figure text-[13px] text-quiet">Answer next: these open most</h3>
+          {asked.map((q) => (
+            <FieldRow key={q.field} field={q.field} survey={survey} onAnswer={onAnswer} />
+          ))}
+        </div>
+      ) : null}
+      {GROUPS.map((g) => (
+        <details key={g.title} open={g.title === 'As found'} className="border-t border-line pt-2">
+          <summary className="figure cursor-pointer text-[15px] font-semibold">
+            {g.title}{' '}
+            <span className="text-[13px] font-normal text-quiet">
+              {g.fields.filter((f) => isAsked(f, survey) && shownAnswer(f, survey) === null).length ||
+                'nothing'}{' '}
+              open
+            </span>
+          </summary>
+          <div className="mt-2 flex flex-col gap-2">
+            {g.fields
+              .filter((f) => isAsked(f, survey))
+              .map((f) => (
+                <FieldRow key={f} field={f} survey={survey} onAnswer={onAnswer} />
+              ))}
+          </div>
+        </details>
+      ))}
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly field: SurveyField;
+  readonly survey: Survey;
+  readonly onAnswer: (patch: Partial<Survey>) => void;
+}
+
+function FieldRow({ field, survey, onAnswer }: RowProps) {
+  if (field === 'colourGroup') return null;
+  const shape = SHAPES[field];
+  const value = survey[field];
+  const label = SURVEY_WORDS[field];
+  const set = (v: unknown): void => onAnswer({ [field]: v });
+  if (shape.type === 'many')
+    return <Many label={label} options={shape.options} value={value as readonly string[]} onChange={set} />;
+  if (shape.type === 'flag')
+    return (
+      <label className="flex min-h-8 items-center gap-2 pointer-coarse:min-h-11">
+        <input type="checkbox" checked={value === true} onChange={(e) => set(e.target.checked)} />
+        {label}
+      </label>
+    );
+  return (
+    <label className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2 text-[14px]">
+      <span className={value === 'unknown' || value === null ? 'font-semibold' : ''}>{label}</span>
+      {shape.type === 'figure' ? (
+        <Figure value={value as number | null} onChange={set} />
+      ) : (
+        <select
+          className="min-h-8! py-0! text-[14px] pointer-coarse:min-h-11!"
+          value={value === null ? 'none' : String(value)}
+          onChange={(e) =>
+            set(shape.type === 'metal-or-none' && e.target.value === 'none' ? null : e.target.value)
+          }
+        >
+          {(shape.type === 'choice' ? shape.options : ['none', 'unknown', ...SUBSTRATES]).map((o) => (
+            <option key={o} value={o}>
+              {o === 'unknown' ? 'not known' : answerWord(o)}
+            </option>
+          ))}
+        </select>
+      )}
+    </label>
+  );
+}
+
+/** A figure typed; what is no figure stays in the field and counts as not known. */
+function Figure({
+  value,
+  onChange,
+}: {
+  readonly value: number | null;
+  readonly onChange: (v: number | null) => void;
+}) {
+  const [text, setText] = useState(value === null ? '' : String(value));
+  return (
+    <input
+      inputMode="decimal"
+      placeholder="not known"
+      className="min-h-8! py-0! text-[14px] pointer-coarse:min-h-11!"
+      value={text}
+      onChange={(e) => {
+        setText(e.target.value);
+        const n = Number(e.target.value.replace(',', '.'));
+        onChange(e.target.value.trim() === '' || !Number.isFinite(n) ? null : n);
+      }}
+    />
+  );
+}
+
+interface ManyProps {
+  readonly label: string;
+  readonly options: readonly string[];
+  readonly value: readonly string[];
+  readonly onChange: (v: readonly string[]) => void;
+}
+
+function Many({ label, options, value, onChange }: ManyProps) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-[14px]">{label}</legend>
+      <div className="flex flex-wrap gap-1">
+        {options.map((o) => {
+          const isOn = value.includes(o);
+          return (
+            <button
+              key={o}
+              type="button"
+              aria-pressed={isOn}
+              onClick={() => onChange(isOn ? value.filter((x) => x !== o) : [...value, o])}
+              className={`min-h-7 rounded-sm border px-2 text-[13px] pointer-coarse:min-h-11 ${isOn ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel hover:border-ink'}`}
+            >
+              {answerWord(o)}
+            </button>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,151 @@
+import {
+  ANSWERS,
+  CATEGORIES,
+  COAT_KINDS,
+  COATING,
+  CRITICALITIES,
+  DURABILITY,
+  FEATURES,
+  FINISHES,
+  isFerrous,
+  LEGACY,
+  metalOf,
+  OIL,
+  PITS,
+  REACHES,
+  RUST,
+  SUBSTRATES,
+  TEST_RESULTS,
+  type Survey,
+} from '@calvetta/core';
+import { ANSWER_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+
+export type SurveyField = keyof Survey;
+export type FieldShape =
+  | { readonly type: 'choice'; readonly options: readonly string[] }
+  | { readonly type: 'many'; readonly options: readonly string[] }
+  | { readonly type: 'figure' }
+  | { readonly type: 'flag' }
+  | { readonly type: 'metal-or-none' };
+
+const choice = (options: readonly string[]): FieldShape => ({ type: 'choice', options });
+const answer = choice(ANSWERS);
+
+/** How each answer is given, in the order of the sheet. `colourGroup` follows the part and is not asked. */
+export const SHAPES: Readonly<Record<Exclude<SurveyField, 'colourGroup'>, FieldShape>> = {
+  substrate: choice(SUBSTRATES),
+  thicknessMm: { type: 'figure' },
+  massKg: { type: 'figure' },
+  areaM2: { type: 'figure' },
+  assembled: answer,
+  hardened: answer,
+  features: { type: 'many', options: FEATURES },
+  clearanceUm: { type: 'figure' },
+  otherMetal: { type: 'metal-or-none' },
+  rust: choice(RUST),
+  pits: choice(PITS),
+  scale: answer,
+  oil: choice(OIL),
+  salt: answer,
+  coating: choice(COATING),
+  coatKind: choice(COAT_KINDS),
+  solventRub: choice(TEST_RESULTS),
+  legacy: choice(LEGACY),
+  oldFiller: answer,
+  phosphated: answer,
+  lagging: answer,
+  category: choice(CATEGORIES),
+  durability: choice(DURABILITY),
+  heatC: { type: 'figure' },
+  sun: answer,
+  fuel: answer,
+  chips: answer,
+  concealed: answer,
+  criticality: { type: 'many', options: CRITICALITIES },
+  finish: choice(FINISHES),
+  metallic: answer,
+  dark: answer,
+  colourUndecided: { type: 'flag' },
+  reach: choice(REACHES),
+  isPair: { type: 'flag' },
+};
+
+export const GROUPS: readonly {
+  readonly title: string;
+  readonly fields: readonly Exclude<SurveyField, 'colourGroup'>[];
+}[] = [
+  {
+    title: 'The part',
+    fields: [
+      'substrate',
+      'thicknessMm',
+      'massKg',
+      'areaM2',
+      'assembled',
+      'hardened',
+      'features',
+      'clearanceUm',
+      'otherMetal',
+    ],
+  },
+  {
+    title: 'As found',
+    fields: [
+      'rust',
+      'pits',
+      'scale',
+      'oil',
+      'salt',
+      'coating',
+      'coatKind',
+      'solventRub',
+      'legacy',
+      'oldFiller',
+      'phosphated',
+      'lagging',
+    ],
+  },
+  {
+    title: 'Its life',
+    fields: ['category', 'durability', 'heatC', 'sun', 'fuel', 'chips', 'concealed', 'criticality'],
+  },
+  { title: 'Finish', fields: ['finish', 'metallic', 'dark', 'colourUndecided', 'reach', 'isPair'] },
+];
+
+/** Whether an answer can change anything for this part: the rest is not asked. */
+export function isAsked(field: SurveyField, s: Survey): boolean {
+  const ferrous = isFerrous(metalOf(s.substrate));
+  switch (field) {
+    case 'coatKind':
+    case 'solventRub':
+    case 'legacy':
+    case 'oldFiller':
+      return s.coating !== 'none';
+    case 'rust':
+    case 'scale':
+    case 'salt':
+    case 'phosphated':
+      return ferrous;
+    case 'hardened':
+      return metalOf(s.substrate) === 'steel';
+    case 'clearanceUm':
+      return s.features.includes('close-fit');
+    default:
+      return true;
+  }
+}
+
+export const answerWord = (value: string): string =>
+  ANSWER_WORDS[value] ??
+  (SUBSTRATE_WORDS as Readonly<Record<string, string>>)[value] ??
+  value.replaceAll('-', ' ');
+
+/** An answer for a chip; null where nothing is known. */
+export function shownAnswer(field: SurveyField, s: Survey): string | null {
+  const v = s[field];
+  if (v === null) return field === 'otherMetal' ? 'no' : null;
+  if (v === 'unknown') return null;
+  if (Array.isArray(v)) return v.length === 0 ? 'none' : v.map((x) => answerWord(String(x))).join(', ');
+  if (typeof v === 'boolean') return v ? 'yes' : 'no';
+  return typeof v === 'number' ? String(v) : answerWord(v as string);
+}

@@ -1,0 +1,74 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { FACILITIES, type Facility, type Schools } from '@calvetta/core';
+import type { MeansInfo } from '@calvetta/contract';
+import { FACILITY_WORDS, SCHOOL_WORDS } from '@calvetta/contract/words';
+import { ApiError, patchMeans } from '../../api/client.ts';
+import { useNotices } from '../../state/notices.ts';
+import { Choice } from '../../ui/Field.tsx';
+
+/** What the shop has, and its house practice where the trade splits: every route is judged by it. */
+export function Practice({ means }: { readonly means: MeansInfo }) {
+  const client = useQueryClient();
+  const say = useNotices((s) => s.say);
+  const save = (facilities: readonly Facility[], schools: Schools): void => {
+    patchMeans({ version: means.version, facilities, schools })
+      .then(() => say({ tone: 'done', text: 'House practice stored' }))
+      .catch((e: unknown) =>
+        say({
+          tone: 'trouble',
+          text: e instanceof ApiError ? e.body.remedy : 'It could not be stored; try again.',
+        }),
+      )
+      .finally(() => void client.invalidateQueries({ queryKey: ['shop'] }));
+  };
+  const school = (key: keyof Schools) => (
+    <Choice<string>
+      key={key}
+      label={SCHOOL_WORDS[key].label}
+      value={means.schools[key]}
+      options={Object.entries(SCHOOL_WORDS[key].options as Readonly<Record<string, string>>).map(
+        ([value, text]) => ({ value, text }),
+      )}
+      onChange={(value) => save(means.facilities, { ...means.schools, [key]: value })}
+    />
+  );
+  return (
+    <section
+      id="practice"
+      className="flex flex-col gap-3 border border-line bg-panel p-4"
+      aria-label="House practice"
+    >
+      <h2 className="text-[18px]">House practice</h2>
+      {means.isDefault ? (
+        <p className="text-quiet">Nobody has said yet what this shop has: the defaults hold.</p>
+      ) : null}
+      <fieldset>
+        <legend className="figure mb-1 text-[13px] text-quiet">The shop has</legend>
+        <div className="flex flex-wrap gap-1">
+          {FACILITIES.map((f) => {
+            const isOn = means.facilities.includes(f);
+            return (
+              <button
+                key={f}
+                type="button"
+                aria-pressed={isOn}
+                onClick={() =>
+                  save(
+                    isOn ? means.facilities.filter((x) => x !== f) : [...means.facilities, f],
+                    means.schools,
+                  )
+                }
+                className={`min-h-9 rounded-sm border px-3 pointer-coarse:min-h-11 ${isOn ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel hover:border-ink'}`}
+              >
+                {FACILITY_WORDS[f]}
+              </button>
+            );
+          })}
+        </div>
+      </fieldset>
+      <div className="grid gap-3 sm:grid-cols-2">
+        {(Object.keys(SCHOOL_WORDS) as (keyof Schools)[]).map(school)}
+      </div>
+    </section>
+  );
+}
