@@ -87,7 +87,8 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'over.noble-metal': 'Copper, graphite and lead pigments never touch aluminium or magnesium.',
   'over.filler-place': 'Polyester filler never on zinc, under water, or on a phosphate film.',
   'over.base-clear': 'A metallic ground coat is nothing without its clear.',
-  'over.metallic': 'A metallic colour is a ground coat, two metallic and two clear.',
+  'over.metallic':
+    'A metallic colour is a ground coat, two metallic and two clear; a plain one is none of it.',
   'over.clear-alone': 'A clear is for metallics: over a plain colour it only adds hours.',
   'heat.limit': 'Every coat must stand the heat of service.',
   'heat.bake': 'A heat finish cures only by a stepped bake: an oven, or the engine run up in steps.',

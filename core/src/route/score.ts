@@ -90,6 +90,15 @@ export interface Score {
   readonly parts: Readonly<Record<Quality, number>>;
 }
 
+/** Outdoors a one-pack finish opens up sooner than a two-pack (common practice, no published source). */
+function weathering(v: RouteView): number {
+  const isOut = v.survey.sun === 'yes' || ['C3', 'C4', 'C5', 'CX'].includes(v.survey.category);
+  const last = v.paint[v.paint.length - 1];
+  return isOut && last && last.family.sheet.packs === 1 && last.family.sheet.binder !== 'silicone-heat'
+    ? 0.85
+    : 1;
+}
+
 const least = (list: readonly number[]): number => Math.min(...list);
 const cap = (x: number): number => Math.max(0, Math.min(1, x));
 
@@ -104,8 +113,12 @@ export function scoreOf(v: RouteView, f: Figures, j: Judgement, survey: Survey, 
       : paint.reduce((sum, c) => sum + c.family.traits.barrier * totalUm(c), 0) / (3 * Math.max(1, f.filmUm));
   const baseGrip = v.keeps ? 0.7 : uses(v, 'grit-blast') || !isFerrous(v.metal) ? 1 : 0.85;
   const areaM2 = survey.areaM2 ?? UNKNOWN_AREA_M2;
+  const isHarsh = ['C4', 'C5', 'CX'].includes(survey.category);
   const parts: Record<Quality, number> = {
-    protection: cap((f.filmUm / neededUm) * 0.6 + barrier * 0.4) * baseGrip,
+    protection: cap(
+      cap((f.filmUm / neededUm) * 0.6 + barrier * 0.4) * baseGrip * weathering(v) +
+        (v.coats[0]?.family.traits.pigment === 'zinc-metal' && isHarsh ? 0.2 : 0),
+    ),
     days: 1 / (1 + f.days / 21),
     hours: 1 / (1 + f.hours / (2 + 3 * areaM2)),
     cost: 1 / (1 + f.cost / (20 + 25 * areaM2)),

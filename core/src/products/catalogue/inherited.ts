@@ -45,7 +45,7 @@ const HEIRS: readonly Heir[] = [
     binder: 'epoxy-2k',
     role: 'filler',
     bandColour: '#6f767b',
-    over: { dftUm: 1000, dftMinUm: 200, dftMaxUm: 6000, vsPct: 100 },
+    over: { dftUm: 1000, dftMinUm: 200, dftMaxUm: 5000, vsPct: 100 },
     traits: { totalMaxUm: 6000, standsAlone: false },
   },
   {

@@ -426,7 +426,7 @@ export const CASES: Readonly<Record<string, Cases>> = {
     unknown: 'never',
   },
   'over.metallic': {
-    fires: [{ s: { metallic: 'yes' } }],
+    fires: [{ s: { metallic: 'yes' } }, { l: 'epoxy-primer metallic-base*2 clear-2k*2' }],
     clear: [{ s: { metallic: 'yes' }, l: 'epoxy-primer metallic-base*2 clear-2k*2' }],
     unknown: [{ s: { metallic: 'unknown' }, l: 'epoxy-primer metallic-base*2 clear-2k*2' }],
   },

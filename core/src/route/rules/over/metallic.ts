@@ -1,6 +1,6 @@
 import { asks, byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
 
-/** A metallic colour is a ground coat, two metallic and two clear. */
+/** A metallic colour is a ground coat, two metallic and two clear; a plain one is none of it. */
 export const metallic = rule({
   id: 'over.metallic',
   severity: 'refuse',
@@ -8,14 +8,9 @@ export const metallic = rule({
   source: COMMON_PRACTICE,
   remedies: [bySurvey('metallic'), byRoute],
   check: (v) => {
-    if (
-      v.coats.length === 0 ||
-      v.survey.colourUndecided ||
-      v.survey.concealed === 'yes' ||
-      v.survey.metallic === 'no'
-    )
-      return null;
     const base = v.coats.some((c) => c.family.traits.needsOver === 'clear');
+    if (v.survey.metallic === 'no') return base ? fires() : null;
+    if (v.coats.length === 0 || v.survey.colourUndecided || v.survey.concealed === 'yes') return null;
     if (v.survey.metallic === 'yes') return base ? null : fires();
     return base ? asks('metallic') : null;
   },
