@@ -42,7 +42,8 @@ export function Section({
   const scale = filmPx / Math.max(fullUm, 1);
   const baseY = heightPx - metalPx;
   const depthPx = Math.min(metalPx * 0.5, Math.max(1, profileUm * scale));
-  const bandWidth = labelled ? widthPx * 0.46 : widthPx;
+  // Beside a narrow band there is room for the names.
+  const bandWidth = labelled ? widthPx * (widthPx < 300 ? 0.34 : 0.46) : widthPx;
   const all = stack(layers, baseY + depthPx * 0.5, depthPx * 0.6, scale);
   // In a list the coats to come are one outline: how much is still to go on, not how many lines fit into 20 px.
   const bands = labelled ? all : outlinePlanned(all);
@@ -124,6 +125,12 @@ function outlinePlanned(bands: readonly Band[]): Band[] {
   ];
 }
 
+/** A name cut to what fits beside its film, by the condensed face's mean width at 13 px. */
+function fitted(name: string, roomPx: number): string {
+  const most = Math.floor(roomPx / 6.1);
+  return name.length <= most ? name : `${name.slice(0, Math.max(4, most - 1))}…`;
+}
+
 interface LabelProps {
   readonly bands: readonly Band[];
   readonly units: UnitPreference;
@@ -155,8 +162,7 @@ function BandLabels({ bands, units, x, width, metalY, specY, specifiedUm }: Labe
         <g key={b.key} opacity={b.layer.isPlanned ? 0.75 : 1}>
           <path d={`M${x} ${wanted[i]}L${x + 12} ${placed[i]}`} stroke="var(--line)" fill="none" />
           <text x={x + 16} y={placed[i]! + 4}>
-            {b.layer.name}
-            {b.layer.isPlanned ? ' · to come' : ''}
+            {fitted(b.layer.name + (b.layer.isPlanned ? ' · to come' : ''), width - x - 70)}
           </text>
           <text x={width - 2} y={placed[i]! + 4} textAnchor="end" fontWeight="600">
             {film(b.layer.dftUm)}

@@ -71,8 +71,8 @@ const HEIRS: readonly Heir[] = [
     binder: 'urethane-2k',
     role: 'finish',
     bandColour: '#27513b',
-    over: { dftUm: 50 },
-    traits: { heatMaxC: 150 },
+    over: { dftUm: 45 },
+    traits: { heatMaxC: 150, costPerLitre: 75 },
   },
   {
     productId: 'moisture-primer',

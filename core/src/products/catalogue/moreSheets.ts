@@ -151,8 +151,8 @@ export const MORE_DEEP_SHEETS: readonly ProductSheet[] = [
       heatMaxC: 180,
       fuelProof: true,
       bareMetals: ['steel', 'iron', 'aluminium'],
-      look: 2,
-      costPerLitre: 36,
+      look: 1.5,
+      costPerLitre: 45,
     },
   },
   {

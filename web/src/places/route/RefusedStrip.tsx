@@ -1,19 +1,19 @@
-import type { Advice, Family } from '@calvetta/core';
-import { SURVEY_WORDS } from '@calvetta/contract/words';
-import { refusedName, remedyWords, wouldHold } from './reasons.ts';
+import type { Advice, Family, Survey } from '@calvetta/core';
+import { asked, refusedName, remedyWords, wouldHold } from './reasons.ts';
 import { RuleLine } from './RuleLine.tsx';
 
-/** What is in no route, by which rule, and what would make it possible. Families first: methods are folded away. */
-export function RefusedStrip({
-  advice,
-  families,
-}: {
+interface Props {
   readonly advice: Advice;
+  readonly survey: Survey;
   readonly families: ReadonlyMap<string, Family>;
-}) {
+}
+
+/** What is in no route, by which rule, and what would make it possible. Methods are folded away. */
+export function RefusedStrip({ advice, survey, families }: Props) {
   const sheets = new Map([...families].map(([id, f]) => [id, f.sheet]));
   const list = (about: 'family' | 'method') =>
-    advice.refused.filter((r) => r.about === about && (r.reasons.length > 0 || r.asks.length > 0));
+    advice.refused.filter((r) => r.about === about && r.reasons.length > 0);
+  const waiting = advice.refused.filter((r) => r.about === 'family' && r.reasons.length === 0);
   const card = (r: Advice['refused'][number]) => (
     <section key={r.id} data-refused={r.id} className="min-w-0">
       <h4 className="text-[15px]">{refusedName(r, sheets)}</h4>
@@ -22,18 +22,8 @@ export function RefusedStrip({
           <RuleLine key={x.ruleId} tone="against" reason={x} />
         ))}
       </ul>
-      {r.reasons.length === 0 && r.asks.length > 0 ? (
-        <p className="text-[14px]">
-          Not known:{' '}
-          {r.asks
-            .slice(0, 3)
-            .map((f) => SURVEY_WORDS[f].toLowerCase())
-            .join(', ')}
-          .
-        </p>
-      ) : null}
-      {wouldHold(r).length > 0 ? (
-        <p className="text-[13px] text-quiet">Would hold with {wouldHold(r).join(', or ')}.</p>
+      {wouldHold(r, survey).length > 0 ? (
+        <p className="text-[13px] text-quiet">Would hold with {wouldHold(r, survey).join(', or ')}.</p>
       ) : null}
     </section>
   );
@@ -45,9 +35,15 @@ export function RefusedStrip({
           What would open a route:{' '}
           {advice.wouldHelp
             .slice(0, 5)
-            .map((h) => remedyWords(h.remedy))
+            .map((h) => remedyWords(h.remedy, survey))
             .join(', ')}
           .
+        </p>
+      ) : null}
+      {waiting.length > 0 ? (
+        <p className="mt-1 text-[14px]">
+          {waiting.length} families wait for an answer: unknown never passes. Asked most:{' '}
+          {[...new Set(waiting.flatMap((r) => r.asks))].slice(0, 4).map(asked).join(', ')}.
         </p>
       ) : null}
       <div className="mt-2 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">{list('family').map(card)}</div>

@@ -81,7 +81,7 @@ export function RouteCard({ route, rank, families, fullUm, isScoped, onUse, onEd
           />
         ) : null}
       </div>
-      <dl className="grid grid-cols-4 gap-1">
+      <dl className="flex flex-wrap justify-between gap-x-3 gap-y-1">
         <Fig value={f.days.toFixed(0)} word="days" />
         <Fig value={`${f.hours.toFixed(1)} h`} word="hands" />
         <Fig value={`£${f.cost.toFixed(0)}`} word="paint, trips" />
@@ -109,7 +109,7 @@ export function RouteCard({ route, rank, families, fullUm, isScoped, onUse, onEd
 function Fig({ value, word }: { readonly value: string; readonly word: string }) {
   return (
     <div>
-      <dd className="figure text-[20px] leading-none">{value}</dd>
+      <dd className="figure text-[20px] leading-none whitespace-nowrap">{value}</dd>
       <dt className="text-[12px] text-quiet">{word}</dt>
     </div>
   );

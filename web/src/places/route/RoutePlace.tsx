@@ -123,7 +123,7 @@ function Chooser({ part, means, families }: ChooserProps) {
             onUse={(r) => use(r.routeId, r.steps, 'advised', null)}
             onEdit={(r) => setEditing(r.steps)}
           />
-          <RefusedStrip advice={advice} families={families} />
+          <RefusedStrip advice={advice} survey={survey} families={families} />
         </div>
       </div>
       {editing ? (
@@ -170,6 +170,10 @@ function Head({ part, means }: { readonly part: PartDetail; readonly means: Shop
   );
 }
 
+/** The first few by name, the rest by number. */
+const few = (names: readonly string[]): string =>
+  names.length <= 4 ? names.join(', ') : `${names.slice(0, 3).join(', ')} and ${names.length - 3} more`;
+
 interface SummaryProps {
   readonly advice: Advice;
   readonly change: { readonly came: string[]; readonly went: string[] } | null;
@@ -179,16 +183,16 @@ interface SummaryProps {
 /** How many hold, and what the last answer changed. */
 function Summary({ advice, change, families }: SummaryProps) {
   const name = (id: string): string => families.get(id)?.sheet.name ?? id;
-  const n = advice.refused.filter((r) => r.about === 'family').length;
+  const n = advice.refused.filter((r) => r.about === 'family' && r.reasons.length > 0).length;
   return (
     <p role="status" className="text-[14px]">
       {advice.routes.length === 0 ? 'No route holds yet' : `${advice.routes.length} that hold, best first`} ·{' '}
       {n} families refused
       {change && change.came.length > 0 ? (
-        <span className="text-good"> · that answer opened {change.came.map(name).join(', ')}</span>
+        <span className="text-good"> · that answer opened {few(change.came.map(name))}</span>
       ) : null}
       {change && change.went.length > 0 ? (
-        <span className="text-bad"> · that answer closed {change.went.map(name).join(', ')}</span>
+        <span className="text-bad"> · that answer closed {few(change.went.map(name))}</span>
       ) : null}
       {change && change.came.length + change.went.length === 0 ? (
         <span className="text-quiet"> · that answer changed no family</span>

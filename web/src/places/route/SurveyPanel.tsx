@@ -2,7 +2,16 @@ import { useState } from 'react';
 import type { Advice, Survey, SurveyDoubt } from '@calvetta/core';
 import { SUBSTRATES } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
-import { answerWord, GROUPS, isAsked, SHAPES, shownAnswer, type SurveyField } from './surveyFields.ts';
+import { Button } from '../../ui/Button.tsx';
+import {
+  answerWord,
+  GROUPS,
+  isAsked,
+  nothingUnusual,
+  SHAPES,
+  shownAnswer,
+  type SurveyField,
+} from './surveyFields.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -29,6 +38,11 @@ export function SurveyPanel({ survey, advice, doubts, onAnswer }: Props) {
             <FieldRow key={q.field} field={q.field} survey={survey} onAnswer={onAnswer} />
           ))}
         </div>
+      ) : null}
+      {Object.keys(nothingUnusual(survey)).length > 0 ? (
+        <Button className="whitespace-normal" onClick={() => onAnswer(nothingUnusual(survey))}>
+          I looked: nothing else unusual, no hotter than 60 °C
+        </Button>
       ) : null}
       {GROUPS.map((g) => (
         <details key={g.title} open={g.title === 'As found'} className="border-t border-line pt-2">
@@ -78,9 +92,10 @@ function FieldRow({ field, survey, onAnswer }: RowProps) {
     <label className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2 text-[14px]">
       <span className={value === 'unknown' || value === null ? 'font-semibold' : ''}>{label}</span>
       {shape.type === 'figure' ? (
-        <Figure value={value as number | null} onChange={set} />
+        <Figure label={label} value={value as number | null} onChange={set} />
       ) : (
         <select
+          aria-label={label}
           className="min-h-8! py-0! text-[14px] pointer-coarse:min-h-11!"
           value={value === null ? 'none' : String(value)}
           onChange={(e) =>
@@ -98,25 +113,30 @@ function FieldRow({ field, survey, onAnswer }: RowProps) {
   );
 }
 
-/** A figure typed; what is no figure stays in the field and counts as not known. */
-function Figure({
-  value,
-  onChange,
-}: {
+interface FigureProps {
+  readonly label: string;
   readonly value: number | null;
   readonly onChange: (v: number | null) => void;
-}) {
+}
+const figureOf = (text: string): number | null => {
+  const n = Number(text.replace(',', '.'));
+  return text.trim() === '' || !Number.isFinite(n) ? null : n;
+};
+
+/** A figure typed; what is no figure stays in the field and counts as not known. A figure set elsewhere shows itself. */
+function Figure({ label, value, onChange }: FigureProps) {
   const [text, setText] = useState(value === null ? '' : String(value));
+  const shown = figureOf(text) === value ? text : value === null ? '' : String(value);
   return (
     <input
       inputMode="decimal"
+      aria-label={label}
       placeholder="not known"
       className="min-h-8! py-0! text-[14px] pointer-coarse:min-h-11!"
-      value={text}
+      value={shown}
       onChange={(e) => {
         setText(e.target.value);
-        const n = Number(e.target.value.replace(',', '.'));
-        onChange(e.target.value.trim() === '' || !Number.isFinite(n) ? null : n);
+        onChange(figureOf(e.target.value));
       }}
     />
   );

@@ -1,4 +1,12 @@
-import { RULES, type Advice, type Reason, type Refused, type Remedy, type Rule } from '@calvetta/core';
+import {
+  RULES,
+  type Advice,
+  type Reason,
+  type Refused,
+  type Remedy,
+  type Rule,
+  type Survey,
+} from '@calvetta/core';
 import {
   FACILITY_WORDS,
   METHOD_WORDS,
@@ -22,10 +30,17 @@ export function figures(r: Reason): string {
     .join(' · ');
 }
 
-export function remedyWords(r: Remedy): string {
+/** A question inside a sentence: only its first letter is lowered, so that °C stays. */
+export const asked = (f: keyof Survey): string => {
+  const w = SURVEY_WORDS[f];
+  return `“${w[0]!.toLowerCase()}${w.slice(1)}”`;
+};
+const isOpen = (f: keyof Survey, s: Survey): boolean => s[f] === 'unknown' || s[f] === null;
+
+export function remedyWords(r: Remedy, s: Survey): string {
   switch (r.by) {
     case 'survey':
-      return `another answer to “${SURVEY_WORDS[r.field].toLowerCase()}”`;
+      return `${isOpen(r.field, s) ? 'an' : 'another'} answer to ${asked(r.field)}`;
     case 'facility':
       return FACILITY_WORDS[r.facility];
     case 'school':
@@ -36,10 +51,10 @@ export function remedyWords(r: Remedy): string {
 }
 
 /** What would make a refused thing possible, at most three. */
-export function wouldHold(r: Refused): string[] {
+export function wouldHold(r: Refused, s: Survey): string[] {
   const remedies = r.reasons.flatMap((x) => ruleOf(x.ruleId)?.remedies ?? []).filter((x) => x.by !== 'route');
-  const asked = r.asks.map((f) => `an answer to “${SURVEY_WORDS[f].toLowerCase()}”`);
-  return [...new Set([...remedies.map(remedyWords), ...asked])].slice(0, 3);
+  const answers = r.asks.map((f) => `an answer to ${asked(f)}`);
+  return [...new Set([...remedies.map((x) => remedyWords(x, s)), ...answers])].slice(0, 3);
 }
 
 export function refusedName(

@@ -149,3 +149,28 @@ export function shownAnswer(field: SurveyField, s: Survey): string | null {
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
   return typeof v === 'number' ? String(v) : answerWord(v as string);
 }
+
+/** Answers a person may give in one touch after looking: nothing unusual found. What must be looked at itself is not among them. */
+const NOTHING_UNUSUAL: Partial<Survey> = {
+  assembled: 'no',
+  hardened: 'no',
+  scale: 'no',
+  salt: 'no',
+  oldFiller: 'no',
+  phosphated: 'no',
+  lagging: 'no',
+  fuel: 'no',
+  chips: 'no',
+  concealed: 'no',
+  metallic: 'no',
+  dark: 'no',
+};
+/** The open ones among them, and no more than 60 °C and no other metal, as answers. */
+export function nothingUnusual(s: Survey): Partial<Survey> {
+  const open = Object.entries(NOTHING_UNUSUAL).filter(([f]) => s[f as SurveyField] === 'unknown');
+  return {
+    ...(Object.fromEntries(open) as Partial<Survey>),
+    ...(s.heatC === null ? { heatC: 60 } : {}),
+    ...(s.otherMetal === 'unknown' ? { otherMetal: null } : {}),
+  };
+}

@@ -1,0 +1,132 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { Page } from 'playwright-core';
+import { open, startStage, type Stage } from './browser.ts';
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await startStage();
+}, 120_000);
+afterAll(() => stage.close());
+
+/** Opens every fold of the survey and gives answers by their labels. */
+async function answer(page: Page, answers: Readonly<Record<string, string>>): Promise<void> {
+  await page
+    .locator('section[aria-label="Survey"] details')
+    .evaluateAll((list) => list.forEach((d) => ((d as HTMLDetailsElement).open = true)));
+  for (const [label, value] of Object.entries(answers))
+    await page
+      .locator('section[aria-label="Survey"]')
+      .getByLabel(label, { exact: true })
+      .last()
+      .selectOption(value);
+}
+const refused = (page: Page, id: string) => page.locator(`[data-refused="${id}"]`);
+const titles = (page: Page) => page.locator('article[data-route] h3').allInnerTexts();
+
+async function surveyedRail(page: Page): Promise<void> {
+  await open(stage, page, '/parts/van.leaf-springs/route');
+  const usual = page.getByRole('button', { name: /nothing else unusual/ });
+  // A part surveyed before has its answers.
+  if (await usual.isVisible()) await usual.click();
+  await answer(page, {
+    Rust: 'C',
+    Pits: 'light',
+    'Oil and grease': 'surface',
+    'Old coat': 'none',
+    'Where it lives': 'C4',
+    'In the sun': 'yes',
+  });
+}
+
+describe('choose a route', () => {
+  it('a blank survey has no route and says what to answer; answering opens routes', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/van.leaf-springs/route');
+    await page.getByText('No route holds yet').waitFor();
+    await page.getByText('Answer next: these open most').waitFor();
+    await surveyedRail(page);
+    expect((await titles(page)).length).toBeGreaterThan(2);
+  });
+  it('a phosphated chassis part: zinc-rich is refused with the reason, its rule and its source', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    expect(await refused(page, 'zinc-epoxy').count()).toBe(0);
+    await answer(page, { 'Old phosphate film': 'yes' });
+    const zinc = refused(page, 'zinc-epoxy');
+    await zinc.getByText('A phosphate film keeps the zinc from touching the steel.').click();
+    expect(await zinc.innerText()).toContain('common practice, no published source');
+    expect(await page.getByRole('status').first().innerText()).toContain('Zinc-rich epoxy');
+    await zinc.getByRole('link', { name: 'zinc.phosphate' }).click();
+    await page.locator('[id="zinc.phosphate"]').waitFor();
+    expect(new URL(page.url()).hash).toBe('#zinc.phosphate');
+  });
+  it('switching the school changes the route', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/settings');
+    await page.getByRole('button', { name: 'brush', exact: true }).click();
+    await page.getByText('House practice stored').waitFor();
+    await surveyedRail(page);
+    await page.locator('article[data-route] summary').filter({ hasText: 'score' }).first().click();
+    const brushed = await page.locator('article[data-route]').first().innerText();
+    await open(stage, page, '/settings');
+    await page.getByRole('button', { name: 'gun', exact: true }).click();
+    await page.getByText('House practice stored').waitFor();
+    await surveyedRail(page);
+    await page.locator('article[data-route] summary').filter({ hasText: 'score' }).first().click();
+    expect(await page.locator('article[data-route]').first().innerText()).not.toBe(brushed);
+  });
+  it('a contradictory survey is questioned and cannot be used', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    await page.locator('section[aria-label="Survey"]').getByLabel('Area, m²').fill('95');
+    await page
+      .getByRole('alert')
+      .getByText(/can that be/)
+      .waitFor();
+    expect(await page.getByRole('button', { name: 'Use this route' }).first().isDisabled()).toBe(true);
+  });
+  it('an advised route is used, and drives the part', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    await page.getByRole('button', { name: 'Use this route' }).first().click();
+    await page.getByRole('heading', { name: 'Leaf springs' }).waitFor();
+    await page.getByText('as advised').first().waitFor();
+    expect(await page.locator('section[aria-label="Route"]').innerText()).toContain('grit blast to Sa 2½');
+  });
+  it('an edited route is judged live; against a rule it needs a reason, and the reason is in the history', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    await page.getByRole('button', { name: 'Edit steps' }).first().click();
+    await page.getByText('No rule is against it.').waitFor();
+    await page.getByRole('button', { name: 'Take step 1 out' }).click();
+    await page.getByText(/Degrease before any abrasive/).waitFor();
+    expect(await page.getByRole('button', { name: 'Set it against the rules' }).isDisabled()).toBe(true);
+    await page.getByLabel('Why it is done all the same').fill('came clean from the washer');
+    await page.getByRole('button', { name: 'Set it against the rules' }).click();
+    await page.getByRole('heading', { name: 'Leaf springs' }).waitFor();
+    await page
+      .locator('section[aria-label="History"]')
+      .getByText(/against a rule.*came clean from the washer/)
+      .first()
+      .waitFor();
+  });
+  it('forty parts are pasted, the bad row named, the good ones made', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/machines/van');
+    await page.getByRole('button', { name: 'Paste a parts list' }).click();
+    const rows = Array.from({ length: 40 }, (_, i) => `Bracket ${i + 1}\tBrackets\tsteel plate\t1.2\t5`);
+    const text = [
+      'Part\tAssembly\tMetal\tMass kg\tThickness mm',
+      ...rows,
+      'Odd one\tBrackets\tmithril\t1\t1',
+    ].join('\n');
+    await page.getByLabel('Rows from a spreadsheet').fill(text);
+    await page.getByText(/row 41, metal: “mithril”/).waitFor();
+    await page.getByRole('button', { name: 'Make 40 parts' }).click();
+    await page.getByText('40 parts made in Estuary van chassis').waitFor();
+    await page
+      .getByText(/Bracket 40\b/)
+      .first()
+      .waitFor();
+  });
+});

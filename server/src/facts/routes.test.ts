@@ -1,0 +1,133 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { advise, familiesOf, FULL_SHOP, type RouteStep, type Survey } from '@calvetta/core';
+import { PLAIN } from '../../../core/src/route/testing/given.ts';
+import { factInput, startTestApp, steadyAir, type TestApp } from '../testing/testApp.ts';
+
+const FRAME = 'quarry.main-frame-left';
+let app: TestApp;
+beforeAll(async () => {
+  app = await startTestApp();
+  await steadyAir(app, 'booth', 18, 50, 24);
+  await app.post('/api/facts', { facts: [factInput('moved', FRAME, -20, { placeId: 'booth' })] });
+});
+afterAll(() => app.close());
+
+const survey: Survey = { ...PLAIN, finish: 'working' };
+const advised = (s: Survey) => advise({ survey: s, means: FULL_SHOP, families: familiesOf([]) }).routes[0]!;
+const set = (steps: readonly RouteStep[], over: object = {}) =>
+  factInput('route-set', FRAME, 0, { routeId: 'r', origin: 'advised', steps, ...over });
+const post = (...facts: unknown[]) => app.post('/api/facts', { facts });
+
+describe('a route is set', () => {
+  it('not without a survey', async () => {
+    const r = await post(set(advised(survey).steps));
+    expect(r).toMatchObject({ status: 400, body: { details: { problems: [{ code: 'no-survey' }] } } });
+  });
+  it('with its survey, and then it drives the Bench: next coat, steps, specified film', async () => {
+    const route = advised(survey);
+    const r = await post(factInput('surveyed', FRAME, 0, { survey }), set(route.steps));
+    expect(r.status).toBe(201);
+    const part = (await app.call('GET', `/api/parts/${FRAME}`)).body;
+    expect(part.survey).toEqual(survey);
+    expect(part.routeSet).toMatchObject({ origin: 'advised' });
+    expect(part.route.map((s: { kind: string }) => s.kind)).toEqual(route.steps.map((s) => s.kind));
+    const first = route.choice.layers[0]!;
+    expect(part.card.next.sheetId.startsWith(`${first.familyId}.`)).toBe(true);
+    expect(part.card.specifiedUm).toBeCloseTo(route.figures.filmUm, 6);
+  });
+  it('after a coat was laid, a new route is for what remains', async () => {
+    await post(factInput('stripped', FRAME, 0.1, { method: 'blast' }));
+    app.clock.nowMs += 3_600_000;
+    const next = (await app.call('GET', `/api/parts/${FRAME}`)).body.card.next;
+    const coat = factInput('coated', FRAME, 0.5, {
+      sheetId: next.sheetId,
+      dftUm: next.dftUm,
+      reason: 'trial',
+    });
+    expect((await post(coat)).status).toBe(201);
+    const route = advised(survey);
+    const finish = route.steps.filter((s) => s.kind === 'topcoat');
+    const rest = factInput('route-set', FRAME, 0.9, {
+      routeId: 'rest',
+      origin: 'overridden',
+      reason: 'one primer is enough here',
+      steps: finish,
+    });
+    expect((await post(rest)).status).toBe(201);
+    const part = (await app.call('GET', `/api/parts/${FRAME}`)).body;
+    expect(part.card.next.sheetId.startsWith(`${finish[0]!.familyId}.`)).toBe(true);
+    expect(part.card.layers.filter((l: { isPlanned: boolean }) => !l.isPlanned).length).toBe(1);
+  });
+  it('that a rule refuses only with a reason, which stays in the history', async () => {
+    const steps = advised(survey).steps.filter((s) => s.kind !== 'degrease');
+    const refused = await post(set(steps, { origin: 'edited' }));
+    expect(refused).toMatchObject({ status: 422, body: { code: 'route-refused' } });
+    expect(refused.body.details.refusals.map((x: { ruleId: string }) => x.ruleId)).toContain(
+      'prep.degrease-first',
+    );
+    const kept = await post(set(steps, { origin: 'overridden', reason: 'came washed from the contractor' }));
+    expect(kept.status).toBe(201);
+    const part = (await app.call('GET', `/api/parts/${FRAME}`)).body;
+    const reasons = part.facts.map((f: { body: { reason?: string } }) => f.body.reason);
+    expect(reasons).toContain('came washed from the contractor');
+  });
+  it('a product nobody knows, a step of no kind, a survey with a wrong answer: refused at the field', async () => {
+    const steps = advised(survey).steps;
+    const stranger = steps.map((s) => (s.familyId === undefined ? s : { ...s, familyId: 'miracle-coat' }));
+    expect((await post(set(stranger))).body).toMatchObject({
+      code: 'unknown-reference',
+      details: { families: ['miracle-coat'] },
+    });
+    const odd = await post(set([{ ...steps[0]!, kind: 'wish' as never }]));
+    expect(odd.body.details.problems[0].field).toBe('body.steps.0.kind');
+    const wrong = await post(factInput('surveyed', FRAME, 0, { survey: { ...survey, thicknessMm: 0 } }));
+    expect(wrong.body.details.problems[0]).toMatchObject({ field: 'body.survey.thicknessMm', got: 0 });
+  });
+});
+
+describe('house practice', () => {
+  it('is kept with a version: the second of two edits sees both', async () => {
+    const { means } = (await app.call('GET', '/api/shop')).body;
+    const patch = {
+      version: means.version,
+      facilities: ['gun'],
+      schools: { ...means.schools, etch: 'harden-scuff' },
+    };
+    expect((await app.call('PATCH', '/api/shop/means', patch)).status).toBe(200);
+    const late = await app.call('PATCH', '/api/shop/means', { ...patch, facilities: ['booth'] });
+    expect(late).toMatchObject({
+      status: 409,
+      body: { details: { stored: { facilities: ['gun'] }, sent: { facilities: ['booth'] } } },
+    });
+    expect((await app.call('PATCH', '/api/shop/means', { ...patch, facilities: ['laser'] })).status).toBe(
+      400,
+    );
+    expect((await app.call('GET', '/api/export')).body.workshop.schools.etch).toBe('harden-scuff');
+  });
+});
+
+describe('parts from a list', () => {
+  const part = (i: number) => ({
+    partId: `quarry.new-${i}`,
+    name: `Bracket ${i}`,
+    assemblyName: 'Small parts',
+    substrate: 'steel-plate',
+    massKg: 1,
+    areaM2: null,
+    thicknessMm: 5,
+    faces: 1,
+  });
+  it('forty are made at once, with their assembly; sent again none is made twice', async () => {
+    const parts = Array.from({ length: 40 }, (_, i) => part(i));
+    expect((await app.post('/api/machines/quarry/parts', { parts })).body).toEqual({ made: 40, known: 0 });
+    expect((await app.post('/api/machines/quarry/parts', { parts })).body).toEqual({ made: 0, known: 40 });
+    const machines = (await app.call('GET', '/api/machines')).body.machines;
+    const quarry = machines.find((m: { machineId: string }) => m.machineId === 'quarry');
+    expect(quarry.assemblies.find((a: { name: string }) => a.name === 'Small parts').parts.length).toBe(40);
+  });
+  it('a machine that is not there, a part of 0 kg', async () => {
+    expect((await app.post('/api/machines/none/parts', { parts: [part(1)] })).status).toBe(404);
+    const r = await app.post('/api/machines/quarry/parts', { parts: [{ ...part(99), massKg: 0 }] });
+    expect(r.body.details.problems[0].field).toBe('parts.0.massKg');
+  });
+});
