@@ -2,6 +2,7 @@
  * Speed as ratios against named baselines in the same run (`npm run bench`). It prints absolutes too; nothing is asserted,
  * because machines differ. Needs DATABASE_URL for the HTTP part (bin/bench sets one up); without it that part is skipped.
  */
+import { benchAdvice } from './advice.ts';
 import { benchClocks } from './clocks.ts';
 import { benchDewPoint } from './dewPoint.ts';
 import { benchHttp } from './http.ts';
@@ -10,6 +11,7 @@ import { print } from './print.ts';
 
 print('stage clocks: 400 parts × 30 days of minute readings, one nominal stage each', benchClocks());
 print('dew point, per call', benchDewPoint());
+print('advice on a route', benchAdvice());
 print('JavaScript of the first screen', benchFirstScreen());
 if (process.env['DATABASE_URL'] === undefined)
   console.log('GET /api/bench: skipped, DATABASE_URL is not set (use bin/bench)');

@@ -113,19 +113,22 @@ export function scoreOf(v: RouteView, f: Figures, j: Judgement, survey: Survey, 
       : paint.reduce((sum, c) => sum + c.family.traits.barrier * totalUm(c), 0) / (3 * Math.max(1, f.filmUm));
   const baseGrip = v.keeps ? 0.7 : uses(v, 'grit-blast') || !isFerrous(v.metal) ? 1 : 0.85;
   const areaM2 = survey.areaM2 ?? UNKNOWN_AREA_M2;
+  // Zinc protects where the film is broken, which is what a harsh place does to films.
   const isHarsh = ['C4', 'C5', 'CX'].includes(survey.category);
+  const isZinc = v.coats[0]?.family.traits.pigment === 'zinc-metal';
   const parts: Record<Quality, number> = {
-    protection: cap(
-      cap((f.filmUm / neededUm) * 0.6 + barrier * 0.4) * baseGrip * weathering(v) +
-        (v.coats[0]?.family.traits.pigment === 'zinc-metal' && isHarsh ? 0.2 : 0),
-    ),
+    protection:
+      cap((f.filmUm / neededUm) * 0.6 + barrier * 0.4) *
+      baseGrip *
+      weathering(v) *
+      (isHarsh && !isZinc ? 0.85 : 1),
     days: 1 / (1 + f.days / 21),
     hours: 1 / (1 + f.hours / (2 + 3 * areaM2)),
     cost: 1 / (1 + f.cost / (20 + 25 * areaM2)),
     finish: last ? last.family.traits.look / 3 : 0,
     forgiveness: paint.length === 0 ? 1 : least(paint.map((c) => c.family.traits.forgiving)) / 3,
     reversibility: last ? last.family.traits.removable / 3 : 1,
-    practice: cap(j.preferences.length / 5),
+    practice: cap(j.preferences.length / 6),
   };
   const sum = QUALITIES.reduce((t, q) => t + weights[q], 0);
   return { total: QUALITIES.reduce((t, q) => t + weights[q] * parts[q], 0) / sum, parts };

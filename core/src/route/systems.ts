@@ -6,37 +6,51 @@ import type { LayerChoice } from './build.ts';
 import { coatsFor, LEAST_FILM_UM } from './exposure.ts';
 import type { Method, RoutePretreatment } from './route.ts';
 
-const PRIMERS: readonly (readonly string[])[] = [
-  [],
-  ['epoxy-primer'],
-  ['epoxy-mastic'],
-  ['epoxy-aero'],
-  ['zinc-epoxy'],
-  ['zinc-silicate', 'tie-coat'],
-  ['etch-2k', 'epoxy-aero'],
-  ['etch-2k', 'surfacer-2k'],
-  ['etch-1k', 'surfacer-2k'],
-  ['zp-alkyd'],
-  ['moisture-primer'],
-  ['red-lead'],
-  ['chromate-primer'],
-];
-const FINISHES: readonly (readonly string[])[] = [
-  [],
-  ['gloss-2k'],
-  ['enamel'],
-  ['engine-enamel'],
-  ['engine-2k'],
-  ['metallic-base', 'clear-2k'],
-  ['heat-black'],
-  ['heat-aluminium'],
-  ['cellulose'],
-  ['linseed'],
-  ['waterborne'],
-  ['moisture-finish'],
-  ['tank-lining'],
-  ['powder'],
-  ['bitumen'],
+const FINISHES = {
+  none: [],
+  gloss: ['gloss-2k'],
+  enamel: ['enamel'],
+  engine: ['engine-enamel'],
+  engine2: ['engine-2k'],
+  metallic: ['metallic-base', 'clear-2k'],
+  heat: ['heat-black'],
+  heatAluminium: ['heat-aluminium'],
+  cellulose: ['cellulose'],
+  linseed: ['linseed'],
+  water: ['waterborne'],
+  moisture: ['moisture-finish'],
+  tank: ['tank-lining'],
+  powder: ['powder'],
+  bitumen: ['bitumen'],
+} as const;
+type FinishKey = keyof typeof FINISHES;
+
+const FINE: readonly FinishKey[] = ['gloss', 'engine2', 'metallic', 'cellulose'];
+/** Primers from the metal up, each with the finishes the trade puts over it; the sheets and the rules judge what is left. */
+const SYSTEMS: readonly (readonly [primers: readonly string[], finishes: readonly FinishKey[]])[] = [
+  [[], ['enamel', 'engine', 'linseed', 'heat', 'heatAluminium', 'tank', 'powder', 'bitumen']],
+  [['epoxy-primer'], ['none', ...FINE, 'enamel', 'engine', 'linseed', 'water', 'moisture', 'tank']],
+  [['epoxy-mastic'], ['none', ...FINE, 'enamel', 'engine', 'linseed', 'water', 'moisture']],
+  [['epoxy-aero'], ['none', ...FINE, 'enamel']],
+  [['zinc-epoxy'], ['none', 'gloss', 'moisture']],
+  [
+    ['zinc-epoxy', 'epoxy-mastic'],
+    ['gloss', 'moisture', 'enamel'],
+  ],
+  [
+    ['zinc-silicate', 'tie-coat'],
+    ['gloss', 'moisture'],
+  ],
+  [
+    ['etch-2k', 'epoxy-aero'],
+    ['none', ...FINE, 'enamel'],
+  ],
+  [['etch-2k', 'surfacer-2k'], FINE],
+  [['etch-1k', 'surfacer-2k'], FINE],
+  [['zp-alkyd'], ['none', 'enamel', 'engine', 'linseed', 'water']],
+  [['moisture-primer'], ['none', 'gloss', 'moisture', 'enamel']],
+  [['red-lead'], ['linseed', 'enamel']],
+  [['chromate-primer'], ['enamel', 'engine']],
 ];
 /** Finish coats as the trade lays them: two of gloss, three of enamel, two metallic and two clear (trade.md 5; common practice). */
 const FINISH_COATS: Readonly<Record<string, number>> = {
@@ -63,13 +77,15 @@ export function systemsOf(families: ReadonlyMap<string, Family>): System[] {
     const list = ids.map((id) => families.get(id));
     return list.every((f) => f !== undefined) ? list : null;
   };
-  for (const p of PRIMERS)
-    for (const f of FINISHES) {
-      const [primers, finishes] = [take(p), take(f)];
-      if (!primers || !finishes || primers.length + finishes.length === 0) continue;
+  for (const [primerIds, finishKeys] of SYSTEMS) {
+    const primers = take(primerIds);
+    for (const key of finishKeys) {
+      const finishes = take(FINISHES[key]);
+      if (!primers || !finishes) continue;
       const chain = [...primers, ...finishes];
       if (chain.every((x, i) => i === 0 || isFollowed(chain[i - 1]!, x))) out.push({ primers, finishes });
     }
+  }
   return out;
 }
 

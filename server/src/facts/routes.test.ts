@@ -131,3 +131,49 @@ describe('parts from a list', () => {
     expect(r.body.details.problems[0].field).toBe('parts.0.massKg');
   });
 });
+
+describe('a sheet of the shop’s own', () => {
+  const own = async () => ({ ...(await app.call('GET', '/api/sheets/epoxy-primer.1')).body });
+  it('goes out as JSON, comes in as a new revision, and takes the family’s place', async () => {
+    const sheet = await own();
+    const mine = {
+      ...sheet,
+      sheetId: 'epoxy-primer.2',
+      revision: 2,
+      dftUm: 75,
+      source: 'the maker’s sheet of March',
+    };
+    expect((await app.post('/api/sheets', mine)).status).toBe(201);
+    expect((await app.post('/api/sheets', mine)).status).toBe(200);
+    expect((await app.call('GET', '/api/sheets/epoxy-primer.2')).body).toEqual(mine);
+  });
+  it('a known sheet with other contents shows both; an older revision, a wrong field and slower-when-warm are refused', async () => {
+    const sheet = await own();
+    expect(await app.post('/api/sheets', { ...sheet, dftUm: 61 })).toMatchObject({
+      status: 409,
+      body: { code: 'version-conflict' },
+    });
+    expect(
+      (await app.post('/api/sheets', { ...sheet, sheetId: 'x.1' })).body.details.problems[0],
+    ).toMatchObject({ field: 'revision', accepts: 'above 2' });
+    const odd = { ...sheet, sheetId: 'epoxy-primer.3', revision: 3 };
+    expect((await app.post('/api/sheets', { ...odd, vsPct: 140 })).body.details.problems[0].field).toBe(
+      'vsPct',
+    );
+    const backwards = {
+      ...odd,
+      stages: {
+        ...odd.stages,
+        minRecoat: {
+          points: [
+            { tempC: 10, hours: 2 },
+            { tempC: 20, hours: 5 },
+          ],
+        },
+      },
+    };
+    expect((await app.post('/api/sheets', backwards)).body.details.problems[0].field).toBe(
+      'stages.minRecoat',
+    );
+  });
+});

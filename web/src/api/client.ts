@@ -60,6 +60,7 @@ export const sendReading = (placeId: string, reading: ReadingInput): Promise<unk
   call(`/places/${encodeURIComponent(placeId)}/readings`, json('POST', reading));
 export const patchPart = (partId: string, patch: object): Promise<unknown> =>
   call(`/parts/${encodeURIComponent(partId)}`, json('PATCH', patch));
+export const sendSheet = (sheet: object): Promise<unknown> => call('/sheets', json('POST', sheet));
 export const patchMeans = (patch: object): Promise<unknown> => call('/shop/means', json('PATCH', patch));
 export const makeParts = (
   machineId: string,

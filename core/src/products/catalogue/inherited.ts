@@ -132,7 +132,13 @@ const HEIRS: readonly Heir[] = [
     binder: 'alkyd-1k',
     role: 'primer',
     bandColour: '#a8a237',
-    over: { dftUm: 20, dftMinUm: 15, dftMaxUm: 30, cautions: ['chromate', 'solvent'] },
+    over: {
+      maxRecoatUnlimited: true,
+      dftUm: 20,
+      dftMinUm: 15,
+      dftMaxUm: 30,
+      cautions: ['chromate', 'solvent'],
+    },
     traits: { pigment: 'zinc-chromate', isLegacy: true, bareMetals: ['steel', 'aluminium', 'magnesium'] },
   },
   {
@@ -141,7 +147,7 @@ const HEIRS: readonly Heir[] = [
     binder: 'oil-1k',
     role: 'primer',
     bandColour: '#b0472c',
-    over: { packs: 1, dftUm: 40, dftMinUm: 30, dftMaxUm: 50, cautions: ['lead'] },
+    over: { maxRecoatUnlimited: true, packs: 1, dftUm: 40, dftMinUm: 30, dftMaxUm: 50, cautions: ['lead'] },
     traits: { pigment: 'red-lead', isLegacy: true },
   },
   {
@@ -150,7 +156,14 @@ const HEIRS: readonly Heir[] = [
     binder: 'oil-1k',
     role: 'finish',
     bandColour: '#5b3a2e',
-    over: { packs: 1, dftUm: 35, dftMinUm: 25, dftMaxUm: 45, cautions: ['oily-rags'] },
+    over: {
+      maxRecoatUnlimited: true,
+      packs: 1,
+      dftUm: 35,
+      dftMinUm: 25,
+      dftMaxUm: 45,
+      cautions: ['oily-rags'],
+    },
   },
   {
     productId: 'cellulose',

@@ -1,3 +1,4 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { familiesOf, RULES, type Rule } from '@calvetta/core';
@@ -9,7 +10,10 @@ import {
   TOPIC_WORDS,
   WORKINGS,
 } from '@calvetta/contract/words';
+import type { FieldProblem } from '@calvetta/contract';
+import { ApiError, sendSheet } from '../../api/client.ts';
 import { useSheets } from '../../api/queries.ts';
+import { useNotices } from '../../state/notices.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 
 /** Rules, families and formulas, each with an address of its own, so that a reason can point at it. */
@@ -89,10 +93,12 @@ function RuleRow({ rule, isWanted }: { readonly rule: Rule; readonly isWanted: b
 function Families() {
   const sheets = useSheets();
   const units = useUnits();
+  const stored = new Set((sheets.data?.sheets ?? []).map((s) => s.sheetId));
   const families = [...familiesOf(sheets.data?.sheets ?? []).values()];
   return (
     <section aria-label="Families">
       <h2 className="text-[20px]">Families</h2>
+      <SheetIn />
       <div className="overflow-x-auto">
         <table className="w-full text-left text-[14px]">
           <thead className="figure text-[13px] text-quiet">
@@ -119,12 +125,59 @@ function Families() {
                 <td className="figure pr-3 whitespace-nowrap">{units.temp(f.traits.heatMaxC, 0)}</td>
                 <td className="pr-3">{f.traits.holdsSun ? 'yes' : 'no'}</td>
                 <td className="pr-3">{f.traits.bareMetals.join(', ') || '—'}</td>
-                <td className="text-[13px] text-quiet">{f.sheet.source}</td>
+                <td className="text-[13px] text-quiet">
+                  {f.sheet.source}{' '}
+                  {stored.has(f.sheet.sheetId) ? (
+                    <a
+                      className="underline"
+                      href={`/api/sheets/${encodeURIComponent(f.sheet.sheetId)}`}
+                      download
+                    >
+                      JSON
+                    </a>
+                  ) : null}
+                </td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
     </section>
+  );
+}
+
+/** A sheet of the shop's own, as JSON: it takes the family's place. */
+function SheetIn() {
+  const client = useQueryClient();
+  const [problem, setProblem] = useState<string | null>(null);
+  const say = useNotices((s) => s.say);
+  const take = async (file: File): Promise<void> => {
+    setProblem(null);
+    try {
+      await sendSheet(JSON.parse(await file.text()) as object);
+      say({ tone: 'done', text: `${file.name} taken in` });
+      await client.invalidateQueries({ queryKey: ['sheets'] });
+    } catch (e) {
+      if (!(e instanceof ApiError)) setProblem('This is no JSON file.');
+      else {
+        const problems = (e.body.details['problems'] ?? []) as FieldProblem[];
+        setProblem(problems.map((p) => `${p.field}: accepted: ${p.accepts}`).join(' · ') || e.body.remedy);
+      }
+    }
+  };
+  return (
+    <label className="my-2 flex flex-wrap items-center gap-2 text-[14px]">
+      A sheet of your own, as JSON
+      <input
+        type="file"
+        accept=".json,application/json"
+        onChange={(e) => void (e.target.files?.[0] && take(e.target.files[0]))}
+      />
+      {problem ? (
+        <span role="alert" className="text-bad">
+          {problem}
+        </span>
+      ) : null}
+    </label>
   );
 }

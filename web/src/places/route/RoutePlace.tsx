@@ -15,12 +15,15 @@ import {
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SCHOOL_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { getPart } from '../../api/client.ts';
 import { usePart, useSheets, useShop } from '../../api/queries.ts';
 import { useRecord } from '../../dialogs/useRecord.ts';
 import { isRefusal } from '../../dialogs/refusal.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
+import { AlsoFor } from './AlsoFor.tsx';
+import { stepsFor, surveyFor } from './alike.ts';
 import { EditSteps } from './EditSteps.tsx';
 import { changed } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
@@ -71,6 +74,7 @@ function Chooser({ part, means, families }: ChooserProps) {
   const [survey, setSurvey] = useState(() => firstSurvey(part));
   const [change, setChange] = useState<{ readonly came: string[]; readonly went: string[] } | null>(null);
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
+  const [also, setAlso] = useState<readonly string[]>([]);
   const [isBusy, setBusy] = useState(false);
   const advice = useMemo(() => advise({ survey, means, families }), [survey, means, families]);
   const doubts = surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3);
@@ -86,23 +90,49 @@ function Chooser({ part, means, families }: ChooserProps) {
     reason: string | null,
   ): void => {
     setBusy(true);
-    const common = {
-      partId: part.card.partId,
-      partName: part.card.name,
-      face: null,
-      happenedMs: Date.now(),
-      endedMs: null,
+    const route = advice.routes.find((r) => r.routeId === routeId);
+    const store = async (of: PartDetail, own: Survey, ownSteps: readonly RouteStep[]): Promise<void> => {
+      const common = {
+        partId: of.card.partId,
+        partName: of.card.name,
+        face: null,
+        happenedMs: Date.now(),
+        endedMs: null,
+      };
+      await record({ ...common, kind: 'surveyed', body: { survey: own } });
+      await record({
+        ...common,
+        kind: 'route-set',
+        body: {
+          routeId: routeId.slice(0, 400),
+          origin,
+          steps: ownSteps,
+          ...(reason === null ? {} : { reason }),
+        },
+        evidence: { warnings: route?.warnings ?? [] },
+      });
     };
-    void record({ ...common, kind: 'surveyed', body: { survey } })
-      .then(() =>
-        record({
-          ...common,
-          kind: 'route-set',
-          body: { routeId: routeId.slice(0, 400), origin, steps, ...(reason === null ? {} : { reason }) },
-          evidence: { rules: advice.routes.find((r) => r.routeId === routeId)?.warnings ?? [] },
-        }),
-      )
-      .then(() => navigate(`/parts/${encodeURIComponent(part.card.partId)}`))
+    const refused: string[] = [];
+    const all = async (): Promise<void> => {
+      await store(part, survey, steps);
+      for (const id of also) {
+        const other = await getPart(id);
+        const own = surveyFor(other, survey);
+        await store(other, own, stepsFor(own, means, families, route, steps)).catch((e: unknown) => {
+          if (!isRefusal(e)) throw e;
+          refused.push(other.card.name);
+        });
+      }
+    };
+    void all()
+      .then(() => {
+        if (refused.length > 0)
+          say({
+            tone: 'trouble',
+            text: `Surveyed, but this route does not hold for ${refused.join(', ')}: choose theirs.`,
+          });
+        return navigate(`/parts/${encodeURIComponent(part.card.partId)}`);
+      })
       .catch((e: unknown) =>
         say({ tone: 'trouble', text: isRefusal(e) ? e.body.remedy : 'It could not be stored; try again.' }),
       )
@@ -123,6 +153,7 @@ function Chooser({ part, means, families }: ChooserProps) {
             onUse={(r) => use(r.routeId, r.steps, 'advised', null)}
             onEdit={(r) => setEditing(r.steps)}
           />
+          <AlsoFor part={part} chosen={also} onChoose={setAlso} />
           <RefusedStrip advice={advice} survey={survey} families={families} />
         </div>
       </div>
