@@ -13,8 +13,8 @@ import {
   type RouteView,
   type Rule,
 } from '@calvetta/core';
-import { randomMeans, randomSurvey } from '../core/src/route/testing/surveys.ts';
-import { PLAIN } from '../core/src/route/testing/given.ts';
+import { randomMeans, randomSurvey } from '../core/src/route/test/surveys.ts';
+import { PLAIN } from '../core/src/route/test/given.ts';
 import { bestMs, type Line } from './print.ts';
 
 const SURVEYS = 20_000;

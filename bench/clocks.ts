@@ -1,5 +1,5 @@
 import { crossing, progressAt, seededRandom, stageTable, type SurfaceStretch } from '@calvetta/core';
-import { sheet, T0 } from '../core/src/testing/build.ts';
+import { sheet, T0 } from '../core/src/test/build.ts';
 import { bestMs, type Line } from './print.ts';
 
 const MINUTES = 30 * 24 * 60;

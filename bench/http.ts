@@ -1,6 +1,6 @@
-import { startTestApp, smallShop, type TestApp } from '../server/src/testing/testApp.ts';
+import { startTestApp, smallShop, type TestApp } from '../server/src/test/testApp.ts';
 import type { ShopFile } from '@calvetta/contract';
-import { factInput, AS_OF_MS } from '../server/src/testing/testApp.ts';
+import { factInput, AS_OF_MS } from '../server/src/test/testApp.ts';
 import type { Line } from './print.ts';
 
 const PARTS = 400;

@@ -1,6 +1,6 @@
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 import { loadDemo } from '../demo/load.ts';
-import { startTestApp, type TestApp } from '../server/src/testing/testApp.ts';
+import { startTestApp, type TestApp } from '../server/src/test/testApp.ts';
 
 /** The whole thing, running: database, server with the demo, Debian's Chromium. */
 export interface Stage {
@@ -35,7 +35,7 @@ export async function startStage(): Promise<Stage> {
       hasTouch: isPhone,
       isMobile: isPhone,
     });
-    context.setDefaultTimeout(8_000);
+    context.setDefaultTimeout(20_000);
     contexts.push(context);
     return context.newPage();
   };
@@ -63,7 +63,8 @@ export const rowOf = (page: Page, partId: string) => page.locator(`[data-part="$
 
 /** Polls until the row shows one of the states. */
 export async function stateBecomes(page: Page, partId: string, states: readonly string[]): Promise<string> {
-  for (let i = 0; i < 100; i++) {
+  // Half a minute: a machine that runs every other test meanwhile is slow, and slow is not wrong.
+  for (let i = 0; i < 300; i++) {
     const state = await rowOf(page, partId)
       .getAttribute('data-state')
       .catch(() => null);

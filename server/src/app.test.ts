@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { LiveMessage } from '@calvetta/contract';
-import { factInput, startTestApp, type TestApp } from './testing/testApp.ts';
+import { factInput, startTestApp, type TestApp } from './test/testApp.ts';
 
 let app: TestApp;
 beforeAll(async () => {

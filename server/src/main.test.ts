@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
-import { factInput, freshDatabase, smallShop } from './testing/testApp.ts';
+import { factInput, freshDatabase, smallShop } from './test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..');
 let url: string;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { hoursFromT0, sheet, span, steady, T0 } from '../testing/build.ts';
+import { hoursFromT0, sheet, span, steady, T0 } from '../test/build.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { PlannedCoat } from './face.ts';
 import { standingFacts, type Fact, type FactBodies, type FactKind } from './facts.ts';

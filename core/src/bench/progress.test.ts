@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { sheet } from '../testing/build.ts';
+import { sheet } from '../test/build.ts';
 import { progressOf, type ProgressInput } from './progress.ts';
 
 const epoxy = sheet({ applyMinPerM2: 30 });

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { seededRandom } from '../base/random.ts';
 import { must } from '../base/result.ts';
 import { equivalentAgeFactor, fitCurve, maxStageHoursAt, stageHoursAt } from '../products/curve.ts';
-import { EXAMPLE_POINTS, hoursFromT0, sheet, span, steady, T0 } from '../testing/build.ts';
+import { EXAMPLE_POINTS, hoursFromT0, sheet, span, steady, T0 } from '../test/build.ts';
 import { sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
 import { crossing, progressAt, type ClockInput } from './clock.ts';
 import { scaledE1 } from './expint.ts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
-import { hoursFromT0, sheet, span, steady, T0 } from '../testing/build.ts';
+import { hoursFromT0, sheet, span, steady, T0 } from '../test/build.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import { bareEdge, bareHoursAt, bareLimit, remedyWhenOut } from './bare.ts';
 import { shopRate } from './calibration.ts';

@@ -7,9 +7,9 @@ import { CATALOGUE_SHEETS, familiesOf } from '../products/catalogue/index.ts';
 import { advise } from './advise.ts';
 import { coatHours, degreaseHours } from './hours.ts';
 import type { RouteStep } from './route.ts';
-import { faultsOf } from './testing/checker.ts';
-import { FAMILIES, PLAIN } from './testing/given.ts';
-import { randomMeans, randomSurvey } from './testing/surveys.ts';
+import { faultsOf } from './test/checker.ts';
+import { FAMILIES, PLAIN } from './test/given.ts';
+import { randomMeans, randomSurvey } from './test/surveys.ts';
 
 const ask = (survey: Survey, means = FULL_SHOP) => advise({ survey, means, families: FAMILIES });
 /** Seeds are printed with a failure: add a failed one to the cases below with its cause. */

@@ -11,6 +11,7 @@ import {
   degreaseHours,
   levelHours,
   maskHours,
+  polishHours,
   pretreatHours,
   stripHours,
   TRIAL_WAIT_H,
@@ -229,7 +230,8 @@ function addCoats(
     const below = i > 0 ? families.get(layers[i - 1]!.familyId) : undefined;
     const tool = toolFor(s, means, family);
     const perCoat = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool);
-    add(layer.kind, perCoat * layer.coats, {
+    const polish = layer.kind === 'topcoat' && s.finish === 'show' ? polishHours(s) : 0;
+    add(layer.kind, perCoat * layer.coats + polish, {
       familyId: layer.familyId,
       coats: layer.coats,
       dftUm: family.sheet.dftUm,

@@ -3,9 +3,9 @@ import { FULL_SHOP, SMALL_SHOP, type ShopMeans } from '../part/shopMeans.ts';
 import type { Survey } from '../part/survey.ts';
 import { advise, type Advice } from './advise.ts';
 import { judge } from './judge.ts';
-import { CASES } from './rules/cases.ts';
+import { CASES } from './test/allCases.ts';
 import { RULES } from './rules/index.ts';
-import { FAMILIES, given, PLAIN } from './testing/given.ts';
+import { FAMILIES, given, PLAIN } from './test/given.ts';
 
 /** What a decision must say. Families and methods by id; a refusal by the rule that must be among its reasons. */
 interface Golden {

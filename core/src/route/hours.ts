@@ -56,6 +56,9 @@ export const pretreatHours = (s: Survey): number => hours(30 + 12 * areaOf(s));
 /** One round of filling and blocking down. */
 export const levelHours = (s: Survey): number => hours(30 + (s.pits === 'deep' ? 240 : 120) * areaOf(s));
 
+/** Flatting P1200 to P3000 and polishing what is shown (trade.md T12). */
+export const polishHours = (s: Survey): number => hours(20 + 25 * areaOf(s));
+
 /** One coat: laying it on and cleaning up. A brush is slow over area and quick to clean. */
 export function coatHours(s: Survey, tool: Tool): number {
   const [setup, perM2] = { gun: [20, 8], aerosol: [5, 12], brush: [5, 30], roller: [10, 14] }[tool] as [

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { factInput, startTestApp, steadyAir, type TestApp } from '../testing/testApp.ts';
+import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 const FRAME = 'quarry.main-frame-left';
 const CAB = 'quarry.cab-side-left';

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { advise, familiesOf, FULL_SHOP, type RouteStep, type Survey } from '@calvetta/core';
-import { PLAIN } from '../../../core/src/route/testing/given.ts';
-import { factInput, startTestApp, steadyAir, type TestApp } from '../testing/testApp.ts';
+import { PLAIN } from '../../../core/src/route/test/given.ts';
+import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 const FRAME = 'quarry.main-frame-left';
 let app: TestApp;

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { startTestApp, smallShop, type TestApp } from '../testing/testApp.ts';
+import { startTestApp, smallShop, type TestApp } from '../test/testApp.ts';
 
 let app: TestApp;
 beforeAll(async () => {

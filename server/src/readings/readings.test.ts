@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { AS_OF_MS, startTestApp, steadyAir, type TestApp } from '../testing/testApp.ts';
+import { AS_OF_MS, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 let app: TestApp;
 beforeAll(async () => {

@@ -3,7 +3,7 @@ import type { AirReading } from '../../air/reading.ts';
 import { esOverWaterHpa } from '../../air/saturation.ts';
 import { seededRandom } from '../../base/random.ts';
 import { HOUR_MS } from '../../base/time.ts';
-import { T0 } from '../../testing/build.ts';
+import { T0 } from '../../test/build.ts';
 import { fitPlace, placeAirFromOutdoor, UNFITTED } from './placeAir.ts';
 import type { AirStretch } from './track.ts';
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/random.ts';
 import { must } from '../../base/result.ts';
 import { placeAirTrack, stretchesFrom, thinPoints, THIN_TOLERANCE } from '../../air/track.ts';
-import { T0 } from '../../testing/build.ts';
+import { T0 } from '../../test/build.ts';
 import { fitLag } from './calibrate.ts';
 import { biot, lagOf, timeConstantS } from './lag.ts';
 import { lumpAfterC, secondsToReach } from './response.ts';

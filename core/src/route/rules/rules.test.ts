@@ -3,9 +3,9 @@ import { readdirSync } from 'node:fs';
 import type { Rule } from '../rule.ts';
 import { FULL_SHOP } from '../../part/shopMeans.ts';
 import { coatSteps, prepSteps } from '../build.ts';
-import { FAMILIES, given, layersFrom, PLAIN } from '../testing/given.ts';
+import { FAMILIES, given, layersFrom, PLAIN } from '../test/given.ts';
 import { viewOf } from '../view.ts';
-import { CASES } from './cases.ts';
+import { CASES } from '../test/allCases.ts';
 import { RULES } from './index.ts';
 
 const outcome = (r: Rule, g: Parameters<typeof given>[0]): string => r.check(given(g))?.status ?? 'clear';
@@ -34,7 +34,7 @@ describe('the rules as a body', () => {
     expect(Object.keys(CASES).sort()).toEqual([...ids].sort());
     const files = readdirSync(import.meta.dirname, { recursive: true })
       .map(String)
-      .filter((f) => f.includes('/') && f.endsWith('.ts'))
+      .filter((f) => f.includes('/') && f.endsWith('.ts') && !f.endsWith('.spec.ts'))
       .map((f) =>
         f
           .replace(/\.ts$/, '')

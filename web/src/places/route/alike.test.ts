@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { advise, FULL_SHOP, type RouteStep } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
-import { FAMILIES, PLAIN } from '../../../../core/src/route/testing/given.ts';
+import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
 import { stepsFor, surveyFor } from './alike.ts';
 
 const other = {
