@@ -21,7 +21,15 @@ async function violations(page: Page): Promise<string[]> {
   );
 }
 
-const PLACES = ['/', '/air/leanto', '/machines', '/parts/pump.cylinder-block', '/settings'];
+const PLACES = [
+  '/',
+  '/air/leanto',
+  '/machines',
+  '/parts/pump.cylinder-block',
+  '/settings',
+  '/reference',
+  '/parts/van.leaf-springs/route',
+];
 
 // The words on the buttons of the two themes.
 describe.each(['day', 'night and booth'] as const)('AA contrast and names, %s', (theme) => {

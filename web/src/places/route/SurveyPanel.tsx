@@ -90,7 +90,7 @@ function FieldRow({ field, survey, onAnswer }: RowProps) {
     );
   return (
     <label className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2 text-[14px]">
-      <span className={value === 'unknown' || value === null ? 'font-semibold' : ''}>{label}</span>
+      <span className={shownAnswer(field, survey) === null ? 'font-semibold' : ''}>{label}</span>
       {shape.type === 'figure' ? (
         <Figure label={label} value={value as number | null} onChange={set} />
       ) : (

@@ -26,8 +26,8 @@ export default function SettingsPlace() {
     />
   );
   return (
-    <div className="flex max-w-[760px] flex-col gap-5 p-4">
-      <h1 className="text-[24px]">Settings</h1>
+    <div className="grid max-w-[1180px] items-start gap-5 p-4 lg:grid-cols-2">
+      <h1 className="text-[24px] lg:col-span-2">Settings</h1>
       <section className="flex flex-col gap-3 border border-line bg-panel p-4" aria-label="Units">
         <h2 className="text-[18px]">Units on this device</h2>
         {unit('temperature', 'Temperature', [

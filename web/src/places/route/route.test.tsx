@@ -1,0 +1,157 @@
+import { describe, expect, it } from '@jest/globals';
+import { fireEvent, render, screen, within } from '@testing-library/react';
+import { MemoryRouter } from 'react-router';
+import { advise, blankSurvey, FULL_SHOP, surveyDoubts, type Survey } from '@calvetta/core';
+import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
+import { EditSteps } from './EditSteps.tsx';
+import { changed, remedyWords, wouldHold } from './reasons.ts';
+import { RefusedStrip } from './RefusedStrip.tsx';
+import { layersOfRoute, RouteCard } from './RouteCard.tsx';
+import { isAsked, nothingUnusual, shownAnswer } from './surveyFields.ts';
+import { SurveyPanel } from './SurveyPanel.tsx';
+
+const ask = (s: Survey) => advise({ survey: s, means: FULL_SHOP, families: FAMILIES });
+const none = (): void => undefined;
+
+describe('the survey sheet', () => {
+  const draw = (s: Survey, onAnswer: (p: Partial<Survey>) => void = none) =>
+    render(<SurveyPanel survey={s} advice={ask(s)} doubts={surveyDoubts(s, 7850)} onAnswer={onAnswer} />);
+  it('asks first what opens most, and nothing when all is known', () => {
+    const { unmount } = draw(blankSurvey('steel-plate'));
+    expect(screen.getByText('Answer next: these open most')).toBeTruthy();
+    unmount();
+    draw(PLAIN);
+    expect(screen.queryByText('Answer next: these open most')).toBeNull();
+  });
+  it('does not ask what cannot change anything', () => {
+    expect(isAsked('coatKind', { ...PLAIN, coating: 'none' })).toBe(false);
+    expect(isAsked('coatKind', { ...PLAIN, coating: 'sound' })).toBe(true);
+    expect(isAsked('rust', { ...PLAIN, substrate: 'aluminium-cast' })).toBe(false);
+    expect(isAsked('clearanceUm', { ...PLAIN, features: ['close-fit'] })).toBe(true);
+  });
+  it('hands over one answer at a time, and a figure that is none as not known', () => {
+    const answers: Partial<Survey>[] = [];
+    draw(PLAIN, (p) => answers.push(p));
+    fireEvent.change(screen.getByLabelText('Rust'), { target: { value: 'D' } });
+    fireEvent.change(screen.getByLabelText('Thickness, mm'), { target: { value: '4,5' } });
+    fireEvent.change(screen.getByLabelText('Thickness, mm'), { target: { value: 'thin' } });
+    fireEvent.click(screen.getByRole('button', { name: 'white metal' }));
+    expect(answers).toEqual([
+      { rust: 'D' },
+      { thicknessMm: 4.5 },
+      { thicknessMm: null },
+      { features: ['white-metal'] },
+    ]);
+  });
+  it('questions a contradiction', () => {
+    draw({ ...PLAIN, areaM2: 90 });
+    expect(screen.getByRole('alert').textContent).toContain('can that be?');
+  });
+  it('“nothing unusual” answers only what is open, and never what must be looked at', () => {
+    const given = nothingUnusual({ ...blankSurvey('steel-plate'), fuel: 'yes' });
+    expect(given).not.toHaveProperty('fuel');
+    for (const f of ['rust', 'pits', 'coating', 'legacy', 'category', 'sun', 'oil'])
+      expect(given).not.toHaveProperty(f);
+    expect(nothingUnusual(PLAIN)).toEqual({});
+  });
+  it('shows an answer in words, and nothing where nothing is known', () => {
+    expect(shownAnswer('rust', PLAIN)).toBe('B: scale flaking, rust begun');
+    expect(shownAnswer('features', PLAIN)).toBe('none');
+    expect(shownAnswer('sun', blankSurvey('steel-plate'))).toBeNull();
+    expect(shownAnswer('otherMetal', PLAIN)).toBe('no');
+  });
+});
+
+describe('reasons in words', () => {
+  it('says what an answer opened and closed', () => {
+    const c = changed(ask(PLAIN), ask({ ...PLAIN, phosphated: 'yes' }));
+    expect(c.went).toContain('zinc-epoxy');
+    expect(c.came).toEqual([]);
+  });
+  it('asks for an answer where none was given, for another where one was', () => {
+    expect(remedyWords({ by: 'survey', field: 'heatC' }, blankSurvey('steel-plate'))).toBe(
+      'an answer to “hottest in service, °C”',
+    );
+    expect(remedyWords({ by: 'survey', field: 'heatC' }, PLAIN)).toBe(
+      'another answer to “hottest in service, °C”',
+    );
+    expect(remedyWords({ by: 'facility', facility: 'grit' }, PLAIN)).toBe('grit blasting');
+  });
+  it('a refused family says what would make it hold', () => {
+    const s: Survey = { ...PLAIN, phosphated: 'yes' };
+    const zinc = ask(s).refused.find((r) => r.id === 'zinc-epoxy')!;
+    expect(wouldHold(zinc, s)).toContain('another answer to “old phosphate film”');
+  });
+});
+
+describe('rivals and what was refused', () => {
+  const advice = ask(PLAIN);
+  it('a card names its coats, its days, hours, cost and film, and opens to every step', () => {
+    const route = advice.routes[0]!;
+    render(
+      <MemoryRouter>
+        <RouteCard
+          route={route}
+          rank={0}
+          families={FAMILIES}
+          fullUm={300}
+          isScoped
+          onUse={none}
+          onEdit={none}
+          isBusy={false}
+        />
+      </MemoryRouter>,
+    );
+    const card = screen.getByRole('article');
+    for (const l of route.choice.layers)
+      expect(card.textContent).toContain(FAMILIES.get(l.familyId)!.sheet.name);
+    expect(card.textContent).toContain(`${route.figures.hours.toFixed(1)} h`);
+    expect(within(card).getAllByRole('listitem').length).toBeGreaterThan(route.steps.length);
+  });
+  it('draws one band for every coat, none for cavity wax', () => {
+    const boxed = ask({ ...PLAIN, features: ['box-section'] }).routes[0]!;
+    const coats = boxed.choice.layers.reduce((sum, l) => sum + l.coats, 0);
+    expect(layersOfRoute(boxed, FAMILIES).length).toBe(coats);
+  });
+  it('the refused strip names the rule, and keeps what waits for an answer to one line', () => {
+    const s: Survey = { ...PLAIN, phosphated: 'yes', sun: 'unknown' };
+    render(
+      <MemoryRouter>
+        <RefusedStrip advice={ask(s)} survey={s} families={FAMILIES} />
+      </MemoryRouter>,
+    );
+    expect(
+      screen.getAllByText('A phosphate film keeps the zinc from touching the steel.').length,
+    ).toBeGreaterThan(0);
+    expect(screen.queryByText('Not known')).toBeNull();
+  });
+});
+
+describe('editing steps', () => {
+  it('judges every change at once; against a rule it wants a reason', () => {
+    const set: (string | null)[] = [];
+    render(
+      <MemoryRouter>
+        <EditSteps
+          survey={PLAIN}
+          means={FULL_SHOP}
+          families={FAMILIES}
+          steps={ask(PLAIN).routes[0]!.steps}
+          isBusy={false}
+          onClose={none}
+          onSet={(_s, reason) => set.push(reason)}
+        />
+      </MemoryRouter>,
+    );
+    expect(screen.getByText('No rule is against it.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Take step 1 out' }));
+    expect(screen.getByText(/Degrease before any abrasive/)).toBeTruthy();
+    const button = screen.getByRole<HTMLButtonElement>('button', { name: 'Set it against the rules' });
+    expect(button.disabled).toBe(true);
+    fireEvent.change(screen.getByLabelText('Why it is done all the same'), {
+      target: { value: 'washed elsewhere' },
+    });
+    fireEvent.click(button);
+    expect(set).toEqual(['washed elsewhere']);
+  });
+});
