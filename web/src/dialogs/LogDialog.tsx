@@ -3,7 +3,7 @@ import { FACES, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
 import type { ApiError } from '../api/client.ts';
-import { usePart, useShop } from '../api/queries.ts';
+import { usePart, useSheets, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -28,6 +28,8 @@ interface Props {
 /** Logs or corrects what was done to a part. Everything known is filled in; the second touch stores it. */
 export function LogDialog({ partId, factKind, correct, onClose }: Props) {
   const part = usePart(partId);
+  // Asked for before the form is drawn: a form that grows under the finger is touched in the wrong place.
+  const sheets = useSheets();
   const [kind, setKind] = useState<FactKind>(factKind);
   const title = correct
     ? `Correct: ${FACT_WORDS[kind]}`
@@ -40,7 +42,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
       subtitle={part.data ? `${part.data.card.name} · ${part.data.card.machineName}` : ''}
       onClose={onClose}
     >
-      {part.data ? (
+      {part.data && sheets.data ? (
         <LogForm
           key={kind}
           part={part.data}
@@ -50,7 +52,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
           {...(correct ? { correct } : {})}
         />
       ) : (
-        <Waiting error={part.error} what="part" />
+        <Waiting error={part.error ?? sheets.error} what="part" />
       )}
     </Panel>
   );
