@@ -1,0 +1,43 @@
+import { describe, expect, it } from '@jest/globals';
+import { FACT_BODIES } from '@calvetta/contract/schemas';
+import { FACT_WORDS } from '@calvetta/contract/words';
+import { FORMS, LOG_KINDS } from './factForms.ts';
+
+/** A value of each kind of field that the server must take. */
+const SAMPLE = { place: 'booth', number: 60, temperature: 60, text: 'weld at the horn' } as const;
+
+describe('what a person may log', () => {
+  it('every kind in the menu has words and a form, a coat its own', () => {
+    for (const k of LOG_KINDS) {
+      expect(FACT_WORDS[k].length).toBeGreaterThan(2);
+      if (k !== 'coated') expect([k, FORMS[k] !== undefined]).toEqual([k, true]);
+    }
+  });
+  it.each(Object.entries(FORMS))(
+    'the form of %s fills a body that the server takes, with every choice and every button',
+    (kind, form) => {
+      const schema = FACT_BODIES[kind as keyof typeof FACT_BODIES];
+      const choices = form.fields.flatMap((f) => (f.type === 'choice' ? [f] : []));
+      const base = Object.fromEntries(
+        form.fields.map((f) => [f.name, f.type === 'choice' ? f.options[0] : SAMPLE[f.type]]),
+      );
+      for (const button of form.finish) {
+        expect([kind, schema.validate({ ...base, ...button.body }).error?.message]).toEqual([
+          kind,
+          undefined,
+        ]);
+        for (const c of choices)
+          for (const o of c.options)
+            expect([
+              kind,
+              o,
+              schema.validate({ ...base, ...button.body, [c.name]: o }).error?.message,
+            ]).toEqual([kind, o, undefined]);
+      }
+    },
+  );
+  it('work that can hurt says so before it is logged', () => {
+    for (const k of ['degreased', 'stripped', 'pretreated'] as const)
+      expect(FORMS[k]?.caution?.length ?? 0).toBeGreaterThan(20);
+  });
+});
