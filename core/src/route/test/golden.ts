@@ -1,0 +1,44 @@
+import { FULL_SHOP, type ShopMeans } from '../../part/shopMeans.ts';
+import type { Survey } from '../../part/survey.ts';
+
+/** What a decision must say. Families and methods by id; a refusal by the rule that must be among its reasons. */
+export interface Golden {
+  readonly name: string;
+  readonly s: Partial<Survey>;
+  readonly means?: ShopMeans;
+  /** In some advised route. */
+  readonly advises?: readonly string[];
+  /** Refused, by this rule. */
+  readonly refuses?: readonly (readonly [string, string])[];
+  /** In no advised route. */
+  readonly never?: readonly string[];
+  readonly warns?: readonly string[];
+  /** Steps every advised route has, `kind` or `kind:what`. */
+  readonly steps?: readonly string[];
+  /** Not refused, whether or not it is among the best. */
+  readonly allows?: readonly string[];
+  readonly none?: true;
+  readonly source: string;
+}
+
+export const CP = 'trade.md, common practice, no published source';
+export const brush: ShopMeans = {
+  facilities: ['bath', 'bead', 'grit'],
+  schools: { ...FULL_SHOP.schools, tool: 'brush' },
+};
+export const noMask: ShopMeans = {
+  ...FULL_SHOP,
+  facilities: FULL_SHOP.facilities.filter((f) => f !== 'air-fed-mask'),
+};
+export const school = (over: Partial<ShopMeans['schools']>): ShopMeans => ({
+  ...FULL_SHOP,
+  schools: { ...FULL_SHOP.schools, ...over },
+});
+export const alu: Partial<Survey> = {
+  substrate: 'aluminium-wrought',
+  rust: 'none',
+  thicknessMm: 0.8,
+  massKg: null,
+};
+export const iron: Partial<Survey> = { substrate: 'grey-iron', thicknessMm: 12, massKg: 40 };
+export const old: Partial<Survey> = { coating: 'sound', coatKind: 'two-pack', rust: 'A' };
