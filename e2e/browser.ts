@@ -8,6 +8,8 @@ export interface Stage {
   readonly browser: Browser;
   desk(): Promise<Page>;
   phone(): Promise<Page>;
+  /** Closes every page: a browser keeps few lines open to one server. */
+  closePages(): Promise<void>;
   close(): Promise<void>;
 }
 
@@ -44,6 +46,9 @@ export async function startStage(): Promise<Stage> {
     browser,
     desk: () => page(1280, 800, false),
     phone: () => page(390, 844, true),
+    async closePages() {
+      for (const c of contexts.splice(0)) await c.close();
+    },
     async close() {
       for (const c of contexts) await c.close();
       await browser.close();

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { open, startStage, type Stage } from './browser.ts';
 
@@ -6,6 +6,7 @@ let stage: Stage;
 beforeAll(async () => {
   stage = await startStage();
 }, 120_000);
+afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
 /** Opens every fold of the survey and gives answers by their labels. */

@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { open, rowOf, startStage, stateBecomes, type Stage } from './browser.ts';
 
@@ -6,6 +6,7 @@ let stage: Stage;
 beforeAll(async () => {
   stage = await startStage();
 }, 120_000);
+afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
 interface Row {
@@ -99,7 +100,9 @@ describe('can I coat this part, here, now, and until when?', () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/quarry.main-frame-left');
     await page.getByRole('button', { name: 'Why?' }).click();
-    await dialog(page).getByText('Epoxy primer').first().waitFor();
+    await dialog(page)
+      .getByText(/^Sheet: Epoxy primer, revision 1/)
+      .waitFor();
     // The working is folded away until it is asked for.
     const text = (await dialog(page).textContent()) ?? '';
     expect(text).toContain('Alduchov');

@@ -52,7 +52,11 @@ export function useLive(): void {
       if (message.topic === 'entities') void client.invalidateQueries({ queryKey: ['shop'] });
       soon(message.topic === 'facts' || message.topic === 'entities' ? 30 : 4000);
     };
-    source.onopen = flush;
+    // What happened before the line was there, or while it was down, is asked for now.
+    source.onopen = () => {
+      flush();
+      refreshDerived(client);
+    };
     const timer = setInterval(flush, 5000);
     return () => {
       source.close();

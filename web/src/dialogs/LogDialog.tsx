@@ -28,8 +28,10 @@ interface Props {
 /** Logs or corrects what was done to a part. Everything known is filled in; the second touch stores it. */
 export function LogDialog({ partId, factKind, correct, onClose }: Props) {
   const part = usePart(partId);
-  // Asked for before the form is drawn: a form that grows under the finger is touched in the wrong place.
+  // Asked for before the form is drawn: a form that grows under the finger is touched in the wrong place, and an entry
+  // needs to know whose hands it is in.
   const sheets = useSheets();
+  const shop = useShop();
   const [kind, setKind] = useState<FactKind>(factKind);
   const title = correct
     ? `Correct: ${FACT_WORDS[kind]}`
@@ -42,7 +44,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
       subtitle={part.data ? `${part.data.card.name} · ${part.data.card.machineName}` : ''}
       onClose={onClose}
     >
-      {part.data && sheets.data ? (
+      {part.data && sheets.data && shop.data ? (
         <LogForm
           key={kind}
           part={part.data}
@@ -52,7 +54,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
           {...(correct ? { correct } : {})}
         />
       ) : (
-        <Waiting error={part.error ?? sheets.error} what="part" />
+        <Waiting error={part.error ?? sheets.error ?? shop.error} what="part" />
       )}
     </Panel>
   );
