@@ -109,7 +109,6 @@ describe('laws of advice', () => {
         'scale',
         'oldFiller',
       ] as const) {
-        const families = (x: Survey) => new Set(ask(x).routes.map((r) => r.routeId));
         const forgotten = ask({ ...survey, [field]: 'unknown' }).routes;
         if (forgotten.length === 0) continue;
         const [yes, no] = [faultless({ ...survey, [field]: 'yes' }), faultless({ ...survey, [field]: 'no' })];
@@ -117,7 +116,6 @@ describe('laws of advice', () => {
           expect(yes(r.steps)).toEqual([]);
           expect(no(r.steps)).toEqual([]);
         }
-        expect(families(survey)).toBeDefined();
       }
     }
   });
@@ -160,22 +158,22 @@ describe('laws of advice', () => {
       for (const q of Object.values(r.score.parts)) expect(q).toBeLessThanOrEqual(1);
     }
   });
-  it('a shop’s own sheet takes the family’s place: an etch that lists epoxy mastic opens that system', () => {
-    const etch = CATALOGUE_SHEETS.find((s) => s.productId === 'etch-2k')!;
-    const intervals = etch.followers[0]!.intervals;
-    const own = familiesOf([
-      {
-        ...etch,
-        sheetId: 'etch-2k.2',
-        revision: 2,
-        followers: [
-          { follower: 'epoxy-aero', intervals: [] },
-          { follower: 'surfacer-2k', intervals },
-        ],
-      },
-    ]);
-    expect(own.get('etch-2k')!.sheet.revision).toBe(2);
-    expect(FAMILIES.get('etch-2k')!.sheet.revision).toBe(1);
+  it('a shop’s own sheet decides: an etch revision that lists no follower any more closes every etch system', () => {
+    const etches = CATALOGUE_SHEETS.filter((s) => s.role === 'etch');
+    const own = etches.map((s) => ({ ...s, sheetId: `${s.productId}.2`, revision: 2, followers: [] }));
+    const survey: Survey = {
+      ...PLAIN,
+      finish: 'show',
+      pits: 'light',
+      substrate: 'steel-sheet',
+      thicknessMm: 1,
+    };
+    const uses = (families: ReturnType<typeof familiesOf>): boolean =>
+      advise({ survey, means: FULL_SHOP, families }).routes.some((r) =>
+        r.steps.some((s) => s.kind === 'etch'),
+      );
+    expect(uses(FAMILIES)).toBe(true);
+    expect(uses(familiesOf(own))).toBe(false);
   });
 });
 

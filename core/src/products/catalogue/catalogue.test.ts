@@ -54,7 +54,7 @@ describe('the catalogue', () => {
       overPhosphate: false,
       bareMetals: ['steel'],
     });
-    expect(families.get('zp-alkyd')!.traits.pigment).not.toBe('zinc-metal');
+    expect(families.get('zp-alkyd')!.traits.pigment).toBe('zinc-phosphate');
     expect(families.get('chromate-primer')!.traits).toMatchObject({
       pigment: 'zinc-chromate',
       isLegacy: true,

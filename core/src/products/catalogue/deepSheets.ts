@@ -164,6 +164,8 @@ export const DEEP_SHEETS: readonly ProductSheet[] = [
     sheetId: 'zp-alkyd.1',
     productId: 'zp-alkyd',
     name: 'Zinc-phosphate primer',
+    // Named with its pigment, so that zinc-rich, zinc phosphate and zinc chromate are told apart where it is met.
+    traits: { pigment: 'zinc-phosphate' },
     binder: 'alkyd-1k',
     packs: 1,
     role: 'primer',

@@ -87,6 +87,9 @@ export function RouteCard({ route, rank, families, fullUm, isScoped, onUse, onEd
         <Fig value={`£${f.cost.toFixed(0)}`} word="paint, trips" />
         <Fig value={units.film(f.filmUm)} word="film" />
       </dl>
+      <p className="text-[12px] text-quiet">
+        Days, hands and cost: estimates by common practice, about a third either way.
+      </p>
       <ul className="text-[14px]">
         {route.preferences.map((p) => (
           <RuleLine key={p.ruleId} tone="for" reason={p} />
