@@ -298,6 +298,16 @@ export interface SheetsResponse {
   readonly sheets: readonly ProductSheet[];
 }
 
+/** A survey kept under a name, to start the next part of the same kind from. */
+export interface SurveyTemplate {
+  readonly templateId: string;
+  readonly name: string;
+  readonly survey: Survey;
+}
+export interface TemplatesResponse {
+  readonly templates: readonly SurveyTemplate[];
+}
+
 /** Said over SSE: only what changed. */
 export interface LiveMessage {
   readonly topic: 'facts' | 'readings' | 'forecast' | 'entities' | 'import';

@@ -17,6 +17,7 @@ export * from './air/gate.ts';
 export * from './air/track.ts';
 export * from './air/heat.ts';
 export * from './part/substrate.ts';
+export * from './part/area.ts';
 export * from './part/survey.ts';
 export * from './part/shopMeans.ts';
 export * from './part/thermal/lag.ts';

@@ -8,6 +8,7 @@ import { importsRoutes } from './imports/imports.routes.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
 import { readingsRoutes } from './readings/readings.routes.ts';
+import { templatesRoutes } from './templates/templates.routes.ts';
 import { shopRoutes } from './shop/shop.routes.ts';
 
 /** The application as a value: everything it needs comes in as `deps`. `webFolder` holds the built page, or null for none. */
@@ -29,7 +30,15 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   );
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }));
-  for (const routes of [shopRoutes, benchRoutes, partsRoutes, placesRoutes, readingsRoutes, factsRoutes])
+  for (const routes of [
+    shopRoutes,
+    benchRoutes,
+    partsRoutes,
+    placesRoutes,
+    readingsRoutes,
+    factsRoutes,
+    templatesRoutes,
+  ])
     app.use('/api', routes(deps));
   app.use('/api', (req) => {
     throw new AppError('not-found', { what: 'route', path: req.path });

@@ -4,3 +4,4 @@ export * from './entities.ts';
 export * from './shop.ts';
 export * from './check.ts';
 export * from './route.ts';
+export * from './sheetSchema.ts';

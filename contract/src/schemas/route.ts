@@ -1,10 +1,12 @@
 import Joi from 'joi';
+import type { SurveyTemplate } from '../api.ts';
 import {
   ANSWERS,
   CATEGORIES,
   COAT_KINDS,
   COATING,
   CRITICALITIES,
+  DEFAULT_SCHOOLS,
   DURABILITY,
   FACILITIES,
   FEATURES,
@@ -12,6 +14,7 @@ import {
   LEGACY,
   OIL,
   PITS,
+  PRIOR_PRIMERS,
   REACHES,
   RUST,
   STEP_KINDS,
@@ -30,6 +33,23 @@ const one = (list: readonly string[]) =>
 const answer = one(ANSWERS);
 const figure = (most: number) => Joi.number().positive().max(most).allow(null).required();
 
+const SCHOOLS = {
+  etch: Joi.string().valid('wet-on-wet', 'harden-scuff'),
+  castings: Joi.string().valid('prime', 'direct'),
+  oldPaint: Joi.string().valid('keep', 'strip'),
+  assembly: Joi.string().valid('in-pieces', 'assembled'),
+  wireWheel: Joi.string().valid('yes', 'no'),
+  tool: Joi.string().valid('gun', 'brush'),
+  undecided: Joi.string().valid('hold-primer', 'whole-system'),
+};
+/** House practice, whole; a shop file from before the last question takes its default. */
+export const schools = Joi.object<Schools>({
+  ...SCHOOLS,
+  undecided: SCHOOLS.undecided.default(DEFAULT_SCHOOLS.undecided),
+}).fork(['etch', 'castings', 'oldPaint', 'assembly', 'wireWheel', 'tool'], (s) => s.required());
+/** What a part does otherwise than the house. */
+const practice = Joi.object<Partial<Schools>>(SCHOOLS);
+
 /** A survey, whole. Unknown is an answer; a figure that is not known is null. */
 export const survey = Joi.object<Survey>({
   substrate: one(SUBSTRATES),
@@ -47,6 +67,9 @@ export const survey = Joi.object<Survey>({
   legacy: one(LEGACY),
   phosphated: answer,
   oldFiller: answer,
+  glue: answer.optional().default('unknown'),
+  priorPrimer: one(PRIOR_PRIMERS).optional().default('unknown'),
+  primerDays: Joi.number().min(0).max(40_000).allow(null).default(null),
   features: Joi.array()
     .items(Joi.string().valid(...FEATURES))
     .unique()
@@ -77,6 +100,15 @@ export const survey = Joi.object<Survey>({
   colourUndecided: Joi.boolean().required(),
   colourGroup: Joi.string().max(60).allow(null).required(),
   isPair: Joi.boolean().required(),
+  practice: practice.default({}),
+});
+
+export const surveyTemplate = Joi.object<SurveyTemplate, true>({
+  templateId: Joi.string()
+    .pattern(/^[\w.:-]{1,64}$/)
+    .required(),
+  name: Joi.string().trim().min(1).max(120).required(),
+  survey: survey.required(),
 });
 
 export const routeStep = Joi.object<RouteStep>({
@@ -91,15 +123,6 @@ export const routeStep = Joi.object<RouteStep>({
   hours: Joi.number().min(0).max(10_000).required(),
   waitHours: Joi.number().min(0).max(20_000).required(),
   cautions: Joi.array().items(Joi.string().max(60)).required(),
-});
-
-export const schools = Joi.object<Schools>({
-  etch: one(['wet-on-wet', 'harden-scuff']),
-  castings: one(['prime', 'direct']),
-  oldPaint: one(['keep', 'strip']),
-  assembly: one(['in-pieces', 'assembled']),
-  wireWheel: one(['yes', 'no']),
-  tool: one(['gun', 'brush']),
 });
 
 /** What a shop has and how it works; the version says which state the person was looking at. */

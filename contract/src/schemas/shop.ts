@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { BINDERS, FACES, STAGES, SUBSTRATES, FACILITIES } from '@calvetta/core';
+import { BINDERS, FACES, FACILITIES, METALS, PIGMENTS, STAGES, SUBSTRATES, TOOLS } from '@calvetta/core';
 import { schools } from './route.ts';
 import { SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
@@ -37,6 +37,45 @@ const interval = Joi.object({
 });
 const limit = Joi.number().allow(null).required();
 const um = Joi.number().min(1).max(5000).required();
+
+const degree = Joi.number().min(0).max(3);
+const ratio = Joi.number().positive().max(1000).required();
+const thinPct = Joi.number().min(0).max(100).required();
+const few = (list: readonly string[]) =>
+  Joi.array()
+    .items(Joi.string().valid(...list))
+    .unique();
+/** What differs from the binder class: any of it, nothing else. */
+const traits = Joi.object({
+  pigment: Joi.string().valid(...PIGMENTS),
+  heatMaxC: Joi.number().min(20).max(1200),
+  holdsSun: Joi.boolean(),
+  standsAlone: Joi.boolean(),
+  barrier: degree,
+  look: degree,
+  chipProof: degree,
+  forgiving: degree,
+  removable: degree,
+  tools: few(TOOLS),
+  bareMetals: few(METALS),
+  overOldPaint: Joi.boolean(),
+  overPhosphate: Joi.boolean(),
+  overFiller: Joi.boolean(),
+  needsBlast: Joi.boolean(),
+  totalMaxUm: Joi.number().min(1).max(20_000),
+  fuelProof: Joi.boolean(),
+  immersion: Joi.boolean(),
+  isLegacy: Joi.boolean(),
+  needsOver: Joi.string().valid('clear').allow(null),
+  costPerLitre: Joi.number().min(0).max(10_000),
+  mix: Joi.object({ a: ratio, b: ratio, by: Joi.string().valid('volume', 'mass').required() }).allow(null),
+  thinMaxPct: Joi.object({ gun: thinPct, brush: thinPct }),
+  densityKgL: Joi.number().min(0.5).max(8),
+  dryDensityKgL: Joi.number().min(0.5).max(8),
+  vocGL: Joi.number().min(0).max(1000),
+  shelfClosedMonths: Joi.number().min(0.5).max(240),
+  shelfOpenedMonths: Joi.number().min(0.01).max(240).allow(null),
+});
 
 /** One revision of a product sheet. */
 export const productSheet = Joi.object({
@@ -85,7 +124,7 @@ export const productSheet = Joi.object({
   outdoorLimitH: limit,
   applyMinPerM2: Joi.number().min(0.1).max(600).required(),
   cautions: Joi.array().items(Joi.string().max(60)).required(),
-  traits: Joi.object().unknown(true),
+  traits,
   source: Joi.string().max(300).required(),
 });
 

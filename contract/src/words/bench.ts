@@ -67,6 +67,7 @@ export const ACT_WORDS: Readonly<Record<ActCode, string>> = {
   refuse: 'Refused',
   'ask-sheet': 'Ask the sheet',
   prepare: 'Prepare',
+  'decide-colour': 'Decide the colour',
   cure: 'Let it cure',
   done: 'Done',
 };

@@ -1,4 +1,4 @@
-import type { Facility, Method, Quality, Schools, Survey } from '@calvetta/core';
+import type { Facility, Method, Quality, Schools, ShapeKind, Survey } from '@calvetta/core';
 
 /** What a step does, by its code. */
 export const WHAT_WORDS: Readonly<Record<string, string>> = {
@@ -33,6 +33,9 @@ export const WHAT_WORDS: Readonly<Record<string, string>> = {
   'legacy-removal': 'lead or chromate paint: licensed removal',
   inspection: 'to a licensed person, bare',
   magnesium: 'magnesium: specialist treatment',
+  glue: 'glue and sealant: scraper and solvent',
+  'zinc-salts': 'white zinc salts: water and a brush',
+  open: 'colour undecided: later coats left open',
   're-balance': 'control surface: re-balanced by a licensed person',
 };
 export const METHOD_WORDS = WHAT_WORDS as Readonly<Record<Method, string>>;
@@ -66,6 +69,10 @@ export const SCHOOL_WORDS: {
   assembly: { label: 'Engines', options: { 'in-pieces': 'in pieces', assembled: 'assembled' } },
   wireWheel: { label: 'Wire wheel', options: { yes: 'used, then abraded', no: 'never' } },
   tool: { label: 'Laid on by', options: { gun: 'gun', brush: 'brush' } },
+  undecided: {
+    label: 'Colour undecided',
+    options: { 'hold-primer': 'prime, hold it', 'whole-system': 'whole system, tint later' },
+  },
 };
 
 export const QUALITY_WORDS: Readonly<Record<Quality, string>> = {
@@ -102,6 +109,9 @@ export const SURVEY_WORDS: Readonly<Record<keyof Survey, string>> = {
   legacy: 'Lead or chromate',
   phosphated: 'Old phosphate film',
   oldFiller: 'Old filler on it',
+  glue: 'Glue or sealant on it',
+  priorPrimer: 'Primer left uncovered',
+  primerDays: 'Days it stood uncovered',
   features: 'To protect or mind',
   clearanceUm: 'Clearance of the fit, µm',
   hardened: 'Hardened or high-strength',
@@ -123,6 +133,7 @@ export const SURVEY_WORDS: Readonly<Record<keyof Survey, string>> = {
   colourUndecided: 'Colour undecided',
   colourGroup: 'Colour group',
   isPair: 'One of a pair',
+  practice: 'Done otherwise here',
 };
 
 /** Answers in words, where the code alone says too little. */
@@ -158,6 +169,8 @@ export const ANSWER_WORDS: Readonly<Record<string, string>> = {
   'two-pack': 'two-pack: hard',
   soaked: 'soaked in',
   wand: 'wand only',
+  etch: 'etch',
+  'zinc-rich': 'zinc-rich',
 };
 
 export const SOURCE_KIND_WORDS = {
@@ -178,4 +191,36 @@ export const TOPIC_WORDS: Readonly<Record<string, string>> = {
   finish: 'Finish',
   protect: 'Protection',
   work: 'Work, people and law',
+};
+
+/** Shapes an area is added up from. */
+export const SHAPE_WORDS: Readonly<Record<ShapeKind, string>> = {
+  plate: 'plate',
+  tube: 'tube',
+  bar: 'round bar',
+  box: 'box',
+  channel: 'channel',
+  angle: 'angle',
+  'i-beam': 'I-beam',
+  cylinder: 'closed cylinder',
+  frustum: 'cone, cut off',
+  cap: 'dished end',
+  'fin-stack': 'stack of fins',
+};
+export const SHAPE_FIELD_WORDS: Readonly<Record<string, string>> = {
+  lengthMm: 'Length',
+  widthMm: 'Width',
+  heightMm: 'Height',
+  faces: 'Faces painted',
+  diameterMm: 'Diameter',
+  otherDiameterMm: 'Other diameter',
+  wallMm: 'Wall (0: outside only)',
+  webMm: 'Web',
+  flangeMm: 'Flange',
+  legMm: 'Leg',
+  otherLegMm: 'Other leg',
+  depthMm: 'Depth',
+  fins: 'Fins',
+  count: 'Pieces',
+  castingFactor: 'Casting factor',
 };

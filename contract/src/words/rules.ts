@@ -28,6 +28,8 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'strip.legacy-dust':
     'Lead or chromate in the paint: no dry dust. Strip it wet or chemically, by local rules and licensed people.',
   'strip.keep-unsound': 'Paint that flakes or is not known cannot carry new paint.',
+  'strip.keep-etch':
+    'An etch primer is no weather coat: left open more than two days, it comes off before anything goes on.',
   'strip.keep-show': 'A show finish is not built on old paint.',
   'strip.keep-rust': 'Where rust stands, a kept coat is already lifting: metal is bared to grade D or pits.',
   'strip.facility': 'The shop has not what the method needs.',
@@ -41,6 +43,9 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'strip.strip-school': 'House practice: old paint comes off.',
   'prep.degrease-first': 'Degrease before any abrasive, or oil is ground into the metal and the abrasive.',
   'prep.oil-soaked': 'Porous iron and old castings hold oil: degrease again after stripping and warm it out.',
+  'prep.glue-first': 'Glue comes off by scraper and solvent first: abrasives smear it into the profile.',
+  'prep.zinc-salts':
+    'Zinc-rich primer left open over two days grows white salts: water and a brush before the next coat.',
   'prep.warm-out': 'No warming out of oil with white metal, solder or seals in place.',
   'prep.phosphate-metals': 'A phosphating wash is for iron and steel.',
   'prep.conversion-metals': 'A conversion coating is for aluminium and magnesium.',
@@ -119,6 +124,8 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'finish.pair-alike': 'Left and right are coated alike: same route, same session, same batch.',
   'finish.hold-primer':
     'Colour undecided: the primer stands open, and its window shuts. It will have to be abraded before the colour.',
+  'finish.hold-school':
+    'House practice while the colour is undecided: a primer that stops rust, its later coats left open.',
   'protect.min-film': 'The film must reach what the exposure asks of this system.',
   'protect.thin-primer': 'A primer thinner than one and a half times the profile leaves peaks bare.',
   'protect.stripe': 'Edges, welds and rivets pull paint thin: stripe them by brush from C3 up.',

@@ -27,6 +27,7 @@ export type NextAct =
   | { readonly code: 'reblast' | 'rephosphate' | 'abrade-again' }
   | { readonly code: 'refuse'; readonly reason: string }
   | { readonly code: 'ask-sheet'; readonly reason: string }
+  | { readonly code: 'decide-colour'; readonly shutsMs: number | null }
   | { readonly code: 'prepare' }
   | { readonly code: 'cure'; readonly serviceMs: number | null }
   | { readonly code: 'done' };
@@ -47,9 +48,14 @@ function startBy(input: ActInput): number | null {
   return input.face.lostAtMs === null ? null : input.face.lostAtMs - input.leadMinutes * MINUTE_MS;
 }
 
+/** With no coat to follow chosen, these words mean that the chosen primer stands open. */
+const UNDECIDED: readonly Headline[] = ['open', 'closing', 'keyed', 'shut', 'lift', 'unknown'];
+
 /** The next act on a face, by its headline. */
 export function nextAct(input: ActInput): NextAct {
   const { face, headline } = input;
+  if (face.next === null && UNDECIDED.includes(headline))
+    return { code: 'decide-colour', shutsMs: face.lostAtMs };
   switch (headline) {
     case 'suspect':
       return { code: 'test-film', cause: face.suspect?.cause ?? '' };

@@ -56,6 +56,7 @@ function state(
       isOutdoors: false,
       facts,
       planned: plan(epoxy, gloss),
+      isHeldOpen: false,
       track: steady(20, 2000, 'lag', 50),
       own: [],
       place: { trust: 'fresh', atMs: nowMs, airC: 20, rhPct: 50 },
@@ -71,6 +72,21 @@ function state(
     },
   );
 }
+
+describe('a primer held while the colour is undecided', () => {
+  const held = (nowH: number, facts = [coat(0, epoxy.sheetId)]) =>
+    state(facts, nowH, { planned: plan(epoxy), isHeldOpen: true });
+  it('its window runs by its own sheet for any follower, and the act is to decide', () => {
+    const open = held(30);
+    expect(open.lead.rule).toMatchObject({ kind: 'intervals' });
+    expect(['open', 'closing']).toContain(open.headline);
+    expect(open.lead.act).toEqual({ code: 'decide-colour', shutsMs: open.lead.lostAtMs });
+    expect(held(24 * 80).headline).toBe('shut');
+    expect(held(24 * 80).lead.act.code).toBe('decide-colour');
+  });
+  it('without the open step the same film is simply curing', () =>
+    expect(state([coat(0, epoxy.sheetId)], 30, { planned: plan(epoxy) }).headline).toBe('curing'));
+});
 
 describe('the headline and the next act of a part', () => {
   it('waits until something was begun', () =>

@@ -75,6 +75,8 @@ export interface FaceInput {
   readonly substrate: Substrate;
   readonly facts: readonly Fact[];
   readonly planned: readonly PlannedCoat[];
+  /** Coats are to follow the planned ones, but which is not chosen: the last coat's window still runs. */
+  readonly isHeldOpen: boolean;
   readonly track: readonly SurfaceStretch[];
   readonly sheetOf: (sheetId: string) => ProductSheet | null;
   readonly speedOf: (productId: string) => number;
@@ -196,7 +198,7 @@ function coatedFace(
   const suspect = suspicionOf(top, film);
   const cure = cureAt(serviceOf(coats), nowMs);
   const base = { face: input.face, coats, cure, bare, suspect, next };
-  if (!next)
+  if (!next && !input.isHeldOpen)
     return {
       ...base,
       overcoat: null,
@@ -207,7 +209,7 @@ function coatedFace(
       lostAtMs: null,
       isLossUnknown: false,
     };
-  const rule = windowRule(top.sheet, next.sheet);
+  const rule = windowRule(top.sheet, next?.sheet ?? null);
   const intervals =
     rule.kind === 'intervals'
       ? layIntervals(filmOf(film, top.sheet, top.t0Ms, top.slowBy), rule.intervals)

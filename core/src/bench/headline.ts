@@ -43,9 +43,9 @@ export function headlineOf(
   if (face.bare?.isOut) return 'out';
   if (face.bare?.edge?.isUnknown) return 'unknown';
   if (face.coats.length === 0) return uncoated(face);
-  if (!face.next) return face.cure === 'service' ? 'cured' : 'curing';
+  if (face.overcoat === null) return face.cure === 'service' ? 'cured' : 'curing';
   const held = mayTakeCoat(face) && !gatesPass(face);
-  const overcoat = face.overcoat ?? 'unknown';
+  const { overcoat } = face;
   switch (overcoat) {
     case 'forbidden':
       return 'refused';

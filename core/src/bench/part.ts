@@ -25,6 +25,7 @@ export interface PartInput {
   readonly isOutdoors: boolean;
   readonly facts: readonly Fact[];
   readonly planned: readonly PlannedCoat[];
+  readonly isHeldOpen: boolean;
   readonly track: readonly SurfaceStretch[];
   readonly own: readonly OwnReading[];
   readonly place: PlaceNow;
@@ -117,6 +118,7 @@ function faceResult(
     facts,
     substrate: part.substrate,
     planned: part.planned,
+    isHeldOpen: part.isHeldOpen,
     track: part.track,
     isOutdoors: part.isOutdoors,
     sheetOf: shop.sheetOf,

@@ -21,6 +21,8 @@ export interface Schools {
   readonly assembly: 'in-pieces' | 'assembled';
   readonly wireWheel: 'yes' | 'no';
   readonly tool: 'gun' | 'brush';
+  /** While the colour is undecided: prime and hold, or choose the whole system and tint it later. */
+  readonly undecided: 'hold-primer' | 'whole-system';
 }
 
 export interface ShopMeans {
@@ -36,6 +38,7 @@ export const DEFAULT_SCHOOLS: Schools = {
   assembly: 'in-pieces',
   wireWheel: 'yes',
   tool: 'gun',
+  undecided: 'hold-primer',
 };
 
 /** A garage with a compressor and no booth. */
@@ -45,3 +48,9 @@ export const FULL_SHOP: ShopMeans = {
   facilities: FACILITIES.filter((f) => f !== 'legacy-licence'),
   schools: DEFAULT_SCHOOLS,
 };
+
+/** The house's means with this part's own practice in place of the house's. */
+export const meansFor = (survey: { readonly practice: Partial<Schools> }, means: ShopMeans): ShopMeans =>
+  Object.keys(survey.practice).length === 0
+    ? means
+    : { ...means, schools: { ...means.schools, ...survey.practice } };

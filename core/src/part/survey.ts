@@ -1,3 +1,4 @@
+import type { Schools } from './shopMeans.ts';
 import type { Substrate } from './substrate.ts';
 
 /** Yes, no, or not known: unknown is carried as unknown and never reads as safe. */
@@ -12,6 +13,8 @@ export const COATING = ['none', 'sound', 'unsound', 'unknown'] as const;
 export const COAT_KINDS = ['one-pack', 'two-pack', 'bitumen', 'powder', 'unknown'] as const;
 export const TEST_RESULTS = ['passed', 'failed', 'unknown'] as const;
 export const LEGACY = ['none', 'lead', 'chromate', 'unknown'] as const;
+/** A primer someone laid before, still uncovered. */
+export const PRIOR_PRIMERS = ['none', 'etch', 'zinc-rich', 'epoxy', 'one-pack', 'unknown'] as const;
 /** Corrosivity categories of ISO 12944-2, and immersion. */
 export const CATEGORIES = ['C1', 'C2', 'C3', 'C4', 'C5', 'CX', 'immersed', 'unknown'] as const;
 export type Category = (typeof CATEGORIES)[number];
@@ -72,6 +75,11 @@ export interface Survey {
   /** Old phosphate film on the metal. */
   readonly phosphated: Answer;
   readonly oldFiller: Answer;
+  /** Adhesive, sound-deadening or label glue on it: abrasives smear it, and it creeps under paint. */
+  readonly glue: Answer;
+  readonly priorPrimer: (typeof PRIOR_PRIMERS)[number];
+  /** Days that primer has stood uncovered, on the day of the survey; null: not known. */
+  readonly primerDays: number | null;
   readonly features: readonly Feature[];
   readonly clearanceUm: number | null;
   /** Hardened or high-strength steel: acid and electrolysis load it with hydrogen. */
@@ -97,6 +105,8 @@ export interface Survey {
   readonly colourUndecided: boolean;
   readonly colourGroup: string | null;
   readonly isPair: boolean;
+  /** Where this part is done otherwise than the house does it. */
+  readonly practice: Partial<Schools>;
 }
 
 /** A part of which only the metal is known. */
@@ -117,6 +127,9 @@ export function blankSurvey(substrate: Substrate): Survey {
     legacy: 'unknown',
     phosphated: 'unknown',
     oldFiller: 'unknown',
+    glue: 'unknown',
+    priorPrimer: 'unknown',
+    primerDays: null,
     features: [],
     clearanceUm: null,
     hardened: 'unknown',
@@ -138,8 +151,15 @@ export function blankSurvey(substrate: Substrate): Survey {
     colourUndecided: false,
     colourGroup: null,
     isPair: false,
+    practice: {},
   };
 }
+
+/** A survey as stored, perhaps before a question was asked at all: what it does not hold is not known. */
+export const wholeSurvey = (stored: Partial<Survey> & Pick<Survey, 'substrate'>): Survey => ({
+  ...blankSurvey(stored.substrate),
+  ...stored,
+});
 
 /** Two answers that cannot both be true, or a figure that cannot be: questioned, never swallowed. */
 export interface SurveyDoubt {
@@ -152,7 +172,8 @@ export interface SurveyDoubt {
     | 'heat-on-glass-fibre'
     | 'hardened-not-steel'
     | 'legacy-without-coat'
-    | 'sheet-too-thick';
+    | 'sheet-too-thick'
+    | 'primer-without-coat';
   readonly fields: readonly (keyof Survey)[];
   readonly got: string;
   readonly accepts: string;
@@ -217,6 +238,13 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
       ['coating', 'coatKind'],
       `no coat, of kind ${s.coatKind}`,
       'a kind only where there is a coat',
+    );
+  if (s.coating === 'none' && s.priorPrimer !== 'none' && s.priorPrimer !== 'unknown')
+    doubt(
+      'primer-without-coat',
+      ['coating', 'priorPrimer'],
+      `${s.priorPrimer} primer, but no coat on it`,
+      'a primer only where there is a coat',
     );
   if (s.coating === 'none' && (s.legacy === 'lead' || s.legacy === 'chromate'))
     doubt(

@@ -15,16 +15,18 @@ export const METALS = [
   'glass-fibre',
 ] as const;
 export type Metal = (typeof METALS)[number];
-export type Pigment =
-  | 'plain'
-  | 'zinc-metal'
-  | 'zinc-phosphate'
-  | 'zinc-chromate'
-  | 'red-lead'
-  | 'mio'
-  | 'aluminium'
-  | 'copper'
-  | 'graphite';
+export const PIGMENTS = [
+  'plain',
+  'zinc-metal',
+  'zinc-phosphate',
+  'zinc-chromate',
+  'red-lead',
+  'mio',
+  'aluminium',
+  'copper',
+  'graphite',
+] as const;
+export type Pigment = (typeof PIGMENTS)[number];
 
 /** What the rules of a route ask of a product. A family's own, or its binder class's where the family is silent. */
 export interface SheetTraits {
@@ -58,7 +60,11 @@ export interface SheetTraits {
   readonly costPerLitre: number;
   /** Mixing ratio A:B, and by what; null for one-packs. */
   readonly mix: { readonly a: number; readonly b: number; readonly by: 'volume' | 'mass' } | null;
+  /** Most thinner the sheet allows, % of the mixed paint by volume, sprayed and brushed. */
+  readonly thinMaxPct: { readonly gun: number; readonly brush: number };
   readonly densityKgL: number;
+  /** Of the dry film, kg/L. */
+  readonly dryDensityKgL: number;
   readonly vocGL: number;
   readonly shelfClosedMonths: number;
   readonly shelfOpenedMonths: number | null;
@@ -99,7 +105,9 @@ const PLAIN: SheetTraits = {
   needsOver: null,
   costPerLitre: 30,
   mix: null,
+  thinMaxPct: { gun: 15, brush: 5 },
   densityKgL: 1.3,
+  dryDensityKgL: 1.4,
   vocGL: 450,
   shelfClosedMonths: 24,
   shelfOpenedMonths: 12,

@@ -1,4 +1,4 @@
-import type { ShopMeans } from '../part/shopMeans.ts';
+import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { coatSteps, numbered, prepSteps, type Choice } from './build.ts';
@@ -71,7 +71,8 @@ interface ReadyPrep {
 }
 
 /** Up to five complete routes, best first, with what was refused and why, and what answering or getting would change. Pure. */
-export function advise(input: AdviseInput): Advice {
+export function advise(given: AdviseInput): Advice {
+  const input = { ...given, means: meansFor(given.survey, given.means) };
   const { survey, means, families } = input;
   const all = input.rules ?? RULES;
   const ofRoute = all.filter((r) => r.phase === 'route');

@@ -1,4 +1,4 @@
-import type { ShopMeans } from '../part/shopMeans.ts';
+import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Feature, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { metalOf, type Tool } from '../products/traits.ts';
@@ -9,6 +9,7 @@ import {
   coatHours,
   CONTRACTOR_WAIT_H,
   degreaseHours,
+  glueHours,
   levelHours,
   maskHours,
   polishHours,
@@ -17,7 +18,14 @@ import {
   TRIAL_WAIT_H,
   washHours,
 } from './hours.ts';
-import type { Method, RoutePretreatment, RouteStep, StepKind, WindowPolicy } from './route.ts';
+import {
+  OPEN_COATS,
+  type Method,
+  type RoutePretreatment,
+  type RouteStep,
+  type StepKind,
+  type WindowPolicy,
+} from './route.ts';
 import { BLASTS, isFerrous } from './view.ts';
 
 export interface LayerChoice {
@@ -78,7 +86,8 @@ export function buildRoute(
   choice: Choice,
   families: ReadonlyMap<string, Family>,
 ): RouteStep[] {
-  return numbered([...prepSteps(s, means, choice), ...coatSteps(s, means, choice.layers, families)]);
+  const own = meansFor(s, means);
+  return numbered([...prepSteps(s, own, choice), ...coatSteps(s, own, choice.layers, families)]);
 }
 
 /** Steps with ids that say what and which: `topcoat-18`. */
@@ -122,6 +131,7 @@ function addStripping(
   const keeps = methods.includes('keep');
   const isBlasted = methods.some((m) => BLASTS.includes(m));
   add('degrease', degreaseHours(s), { cautions: ['solvent'] });
+  if (s.glue !== 'no') add('degrease', glueHours(s), { what: 'glue', cautions: ['solvent'] });
   if (guardedOf(s).length > 0 && (isBlasted || methods.includes('wire-wheel')))
     add('mask', maskHours(s), { what: 'before-strip' });
   for (const m of methods) {
@@ -138,6 +148,7 @@ function addStripping(
   if (keeps || leavesSlick || isPlainZinc)
     add('abrade', abradeHours(s), { what: keeps ? 'key' : 'after-strip', cautions: ['dust'] });
   if (isBlasted) add('wash', washHours(s), { what: 'dust' });
+  if (keeps && s.priorPrimer === 'zinc-rich') add('wash', washHours(s), { what: 'zinc-salts' });
   if (s.oil === 'soaked' || s.oil === 'unknown')
     add('degrease', degreaseHours(s), { what: 'again', cautions: ['solvent'] });
 }
@@ -172,6 +183,7 @@ export function coatSteps(
   const { steps, add } = writer();
   addCoats(s, means, layers, families, add);
   const last = layers[layers.length - 1];
+  if (isHeldOpen(s, means, last, families)) add('topcoat', 0, { what: OPEN_COATS });
   if (guardedOf(s).length > 0 && last) add('unmask', 0.3);
   if (layers.some((l) => families.get(l.familyId)?.sheet.cureBy === 'bake'))
     add('bake', 0.5, { waitHours: 4, cautions: ['heat'] });
@@ -187,6 +199,19 @@ export function coatSteps(
   if (s.criticality.includes('control-surface') && last)
     add('refer', 1, { what: 're-balance', cautions: ['refer-critical'] });
   return steps;
+}
+
+/** The colour is undecided and this house primes and holds: what comes after the primer is left open. */
+function isHeldOpen(
+  s: Survey,
+  means: ShopMeans,
+  last: LayerChoice | undefined,
+  families: ReadonlyMap<string, Family>,
+): boolean {
+  const role = last && families.get(last.familyId)?.sheet.role;
+  return (
+    s.colourUndecided && means.schools.undecided === 'hold-primer' && role !== 'finish' && role !== 'clear'
+  );
 }
 
 const METHOD_CAUTIONS: Readonly<Partial<Record<Method, readonly string[]>>> = {

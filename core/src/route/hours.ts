@@ -45,6 +45,8 @@ const hours = (minutes: number): number => Math.round((minutes / 60) * 100) / 10
 
 export const degreaseHours = (s: Survey): number =>
   hours(10 + 30 * OIL_FACTOR[s.oil] * shapeFactor(s) * areaOf(s));
+/** Scraping and wiping glue off: two minutes to look where it is not known, a tenth of the face where it is (common practice). */
+export const glueHours = (s: Survey): number => hours(s.glue === 'yes' ? 10 + 30 * areaOf(s) : 2);
 export const stripHours = (s: Survey, m: Method): number =>
   hours(15 + STRIP_MIN_PER_M2[m] * dirtFactor(s) * shapeFactor(s) * areaOf(s));
 /** Paint to come off is work of its own, however little the rust. */

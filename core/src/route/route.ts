@@ -51,6 +51,9 @@ export type RoutePretreatment = (typeof ROUTE_PRETREATMENTS)[number];
 /** When the next coat goes on: in its window, wet-on-wet, or after hardening and scuffing. */
 export type WindowPolicy = 'in-window' | 'wet-on-wet' | 'harden-scuff';
 
+/** What a step says that stands for coats not chosen yet, because the colour is undecided. */
+export const OPEN_COATS = 'open';
+
 export interface RouteStep {
   readonly stepId: string;
   readonly kind: StepKind;

@@ -1,9 +1,10 @@
-import type { ShopMeans } from '../part/shopMeans.ts';
+import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Feature, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { metalOf, type Metal, type Tool } from '../products/traits.ts';
 import {
   COAT_KINDS_OF_STEP,
+  OPEN_COATS,
   type Method,
   type RoutePretreatment,
   type RouteStep,
@@ -31,6 +32,8 @@ export interface RouteView {
   readonly pretreats: readonly RoutePretreatment[];
   /** The old coat stays on and is keyed. */
   readonly keeps: boolean;
+  /** Its later coats are left open until the colour is decided. */
+  readonly isHeld: boolean;
   readonly coats: readonly CoatView[];
   /** The coats without cavity protection. */
   readonly paint: readonly CoatView[];
@@ -49,10 +52,12 @@ export function viewOf(
   const pretreats: RoutePretreatment[] = [];
   const coats: CoatView[] = [];
   const unknownFamilies: string[] = [];
+  let isHeld = false;
   for (let index = 0; index < steps.length; index++) {
     const s = steps[index]!;
     if (s.kind === 'strip') methods.push(s.what as Method);
     else if (s.kind === 'pretreat') pretreats.push(s.what as RoutePretreatment);
+    else if (s.what === OPEN_COATS) isHeld = true;
     else if (COAT_KINDS_OF_STEP.includes(s.kind)) {
       const family = s.familyId === undefined ? undefined : families.get(s.familyId);
       if (!family) {
@@ -73,12 +78,13 @@ export function viewOf(
   const paint = coats.filter((c) => c.kind !== 'cavity');
   return {
     survey,
-    means,
+    means: meansFor(survey, means),
     steps,
     metal: metalOf(survey.substrate),
     methods,
     pretreats,
     keeps: methods.includes('keep'),
+    isHeld,
     coats,
     paint,
     pairs: paint.slice(1).map((c, i) => [paint[i]!, c] as const),

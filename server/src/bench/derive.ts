@@ -24,6 +24,7 @@ import {
   type Residence,
   type Span,
   type SurfaceStretch,
+  OPEN_COATS,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
 import { coatsBeforeRoute, plannedCoats, routeOf } from './routeOf.ts';
@@ -249,6 +250,7 @@ function finish(frame: Frame, r: ReadyPart, speeds: Snapshot['speeds']): Derived
       isOutdoors: r.place?.exposure === 'outdoors',
       facts: r.facts,
       planned: r.planned,
+      isHeldOpen: r.steps.some((s) => s.what === OPEN_COATS),
       track: r.track,
       own: r.own,
       place: placeNow ?? { trust: 'none', atMs: null, airC: null, rhPct: null },

@@ -9,6 +9,7 @@ import {
   viewOf,
   type RouteStep,
   type Survey,
+  wholeSurvey,
 } from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
@@ -24,7 +25,8 @@ async function surveyFor(deps: Deps, f: FactInput, batch: readonly FactInput[]):
   if (sent) return sent.body['survey'] as Survey;
   const facts = (await deps.model.shop())?.facts.get(f.partId) ?? [];
   const surveys = ofKind(standingFacts(facts), 'surveyed');
-  return surveys[surveys.length - 1]?.body.survey ?? null;
+  const newest = surveys[surveys.length - 1];
+  return newest ? wholeSurvey(newest.body.survey) : null;
 }
 
 /** Refuses a route that a rule refuses or that rests on an open question, unless it is set against the rules with a reason. */

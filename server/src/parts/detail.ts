@@ -5,6 +5,7 @@ import {
   STAGES,
   surfaceAt,
   wettingPointOf,
+  wholeSurvey,
   type FaceResult,
 } from '@calvetta/core';
 import type {
@@ -128,7 +129,8 @@ function routeSetView(part: DerivedPart): PartDetail['routeSet'] {
 
 function newestSurvey(part: DerivedPart): PartDetail['survey'] {
   const surveys = ofKind(standingFacts(part.facts), 'surveyed');
-  return surveys[surveys.length - 1]?.body.survey ?? null;
+  const newest = surveys[surveys.length - 1];
+  return newest ? wholeSurvey(newest.body.survey) : null;
 }
 
 /** Everything a part's page and its Why? panel show. */

@@ -4,7 +4,7 @@ import { fitCurve, withActivation, type ProductSheet } from '@calvetta/core';
 import type { SheetsResponse, ShopInfo } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
-import { meansPatch, productSheet } from '@calvetta/contract/schemas';
+import { meansPatch, productSheet, SHEET_JSON_SCHEMA } from '@calvetta/contract/schemas';
 import { valid } from '../http/validate.ts';
 import { announce } from '../live/live.ts';
 import { newestSheet } from '../bench/routeOf.ts';
@@ -35,6 +35,9 @@ export function shopRoutes(deps: Deps): Router {
   router.get('/sheets', async (_req, res) => {
     const shop = await needShop(deps);
     res.json({ sheets: [...shop.sheets.values()] } satisfies SheetsResponse);
+  });
+  router.get('/schemas/sheet.json', (_req, res) => {
+    res.json(SHEET_JSON_SCHEMA);
   });
   router.get('/sheets/:sheetId', async (req, res) => {
     const sheet = (await needShop(deps)).sheets.get(req.params.sheetId);

@@ -44,7 +44,7 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     volumeSystem: r.volume_system,
     means: {
       facilities: r.facilities ?? SMALL_SHOP.facilities,
-      schools: r.schools ?? SMALL_SHOP.schools,
+      schools: { ...SMALL_SHOP.schools, ...r.schools },
       version: r.version,
       isDefault: r.facilities === null,
     },

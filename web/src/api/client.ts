@@ -9,6 +9,8 @@ import type {
   ReadingInput,
   SheetsResponse,
   ShopInfo,
+  SurveyTemplate,
+  TemplatesResponse,
 } from '@calvetta/contract';
 
 /** A refusal of the server, with the one error body. */
@@ -31,6 +33,7 @@ const AWAY: ErrorBody = {
 async function call<T>(path: string, init?: RequestInit): Promise<T> {
   const res = await fetch(`/api${path}`, init).catch(() => null);
   if (!res) throw new ApiError(503, AWAY);
+  if (res.status === 204) return undefined as T;
   const body: unknown = await res.json().catch(() => null);
   if (!res.ok) throw new ApiError(res.status, isErrorBody(body) ? body : AWAY);
   return body as T;
@@ -53,6 +56,10 @@ export const getPart = (partId: string): Promise<PartDetail> => call(`/parts/${e
 export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
   call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
 export const getSheets = (): Promise<SheetsResponse> => call('/sheets');
+export const getTemplates = (): Promise<TemplatesResponse> => call('/templates');
+export const keepTemplate = (t: SurveyTemplate): Promise<unknown> => call('/templates', json('POST', t));
+export const dropTemplate = (templateId: string): Promise<unknown> =>
+  call(`/templates/${encodeURIComponent(templateId)}`, { method: 'DELETE' });
 export const getJob = (jobId: string): Promise<ImportJob> => call(`/import/jobs/${jobId}`);
 export const sendFacts = (facts: readonly FactInput[]): Promise<unknown> =>
   call('/facts', json('POST', { facts }));

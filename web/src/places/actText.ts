@@ -76,6 +76,15 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
       return view(SHUT_REASON_WORDS[act.reason] ?? act.reason, null, false, 'Why?');
     case 'cure':
       return view(`in service ${at(act.serviceMs)}`, null, false, 'Why?');
+    case 'decide-colour':
+      return view(
+        act.shutsMs === null
+          ? 'primed and held: colour undecided'
+          : `colour undecided · open until ${at(act.shutsMs)}, then abraded first`,
+        null,
+        false,
+        'Why?',
+      );
     case 'prepare':
       return view('not begun: strip or abrade', 'stripped');
     case 'done':

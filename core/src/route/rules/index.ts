@@ -21,6 +21,7 @@ import { wireAluminium as stripWireAluminium } from './strip/wireAluminium.ts';
 import { legacyTest as stripLegacyTest } from './strip/legacyTest.ts';
 import { legacyDust as stripLegacyDust } from './strip/legacyDust.ts';
 import { keepUnsound as stripKeepUnsound } from './strip/keepUnsound.ts';
+import { keepEtch as stripKeepEtch } from './strip/keepEtch.ts';
 import { keepShow as stripKeepShow } from './strip/keepShow.ts';
 import { keepRust as stripKeepRust } from './strip/keepRust.ts';
 import { facility as stripFacility } from './strip/facility.ts';
@@ -33,6 +34,8 @@ import { keepSchool as stripKeepSchool } from './strip/keepSchool.ts';
 import { stripSchool as stripStripSchool } from './strip/stripSchool.ts';
 import { degreaseFirst as prepDegreaseFirst } from './prep/degreaseFirst.ts';
 import { oilSoaked as prepOilSoaked } from './prep/oilSoaked.ts';
+import { glueFirst as prepGlueFirst } from './prep/glueFirst.ts';
+import { zincSalts as prepZincSalts } from './prep/zincSalts.ts';
 import { warmOut as prepWarmOut } from './prep/warmOut.ts';
 import { phosphateMetals as prepPhosphateMetals } from './prep/phosphateMetals.ts';
 import { conversionMetals as prepConversionMetals } from './prep/conversionMetals.ts';
@@ -100,6 +103,7 @@ import { chips as finishChips } from './finish/chips.ts';
 import { oneBatch as finishOneBatch } from './finish/oneBatch.ts';
 import { pairAlike as finishPairAlike } from './finish/pairAlike.ts';
 import { holdPrimer as finishHoldPrimer } from './finish/holdPrimer.ts';
+import { holdSchool as finishHoldSchool } from './finish/holdSchool.ts';
 import { minFilm as protectMinFilm } from './protect/minFilm.ts';
 import { thinPrimer as protectThinPrimer } from './protect/thinPrimer.ts';
 import { stripe as protectStripe } from './protect/stripe.ts';
@@ -143,6 +147,7 @@ export const RULES: readonly Rule[] = [
   stripLegacyTest,
   stripLegacyDust,
   stripKeepUnsound,
+  stripKeepEtch,
   stripKeepShow,
   stripKeepRust,
   stripFacility,
@@ -155,6 +160,8 @@ export const RULES: readonly Rule[] = [
   stripStripSchool,
   prepDegreaseFirst,
   prepOilSoaked,
+  prepGlueFirst,
+  prepZincSalts,
   prepWarmOut,
   prepPhosphateMetals,
   prepConversionMetals,
@@ -222,6 +229,7 @@ export const RULES: readonly Rule[] = [
   finishOneBatch,
   finishPairAlike,
   finishHoldPrimer,
+  finishHoldSchool,
   protectMinFilm,
   protectThinPrimer,
   protectStripe,

@@ -29,6 +29,9 @@ interface Part {
   readonly salt: string;
   readonly category: string;
   readonly colourUndecided: boolean;
+  readonly glue: string;
+  readonly priorPrimer: string;
+  readonly primerDays: number | null;
 }
 
 /** [packs, class, most °C, may stand in the sun] of each family as trade.md 5 describes it. */
@@ -79,7 +82,7 @@ export function faultsOf(part: Part, steps: readonly Step[]): string[] {
     return i < 0 ? Infinity : i;
   };
   const last = (test: (s: Step) => boolean): number => steps.findLastIndex(test);
-  const isPaint = (s: Step): boolean => PAINT.includes(s.kind);
+  const isPaint = (s: Step): boolean => PAINT.includes(s.kind) && s.what !== 'open';
   const paint = steps.filter(isPaint);
   const [paint0, paint1] = [first(isPaint), last(isPaint)];
   const strip = first((s) => s.kind === 'strip');
@@ -145,6 +148,23 @@ export function faultsOf(part: Part, steps: readonly Step[]): string[] {
     iron && !keeps && steps.some((s, i) => i > lastBare && i < paint0 && s.waitHours > 24),
     'bare iron left standing',
   );
+
+  bad(
+    part.glue !== 'no' && first((s) => s.kind === 'degrease' && s.what === 'glue') > strip,
+    'glue under the abrasive',
+  );
+  bad(
+    keeps && part.priorPrimer === 'zinc-rich' && !steps.some((s) => s.what === 'zinc-salts'),
+    'white salts kept under paint',
+  );
+  bad(
+    keeps &&
+      (part.priorPrimer === 'unknown' ||
+        (part.priorPrimer === 'etch' && (part.primerDays === null || part.primerDays > 2))),
+    'an old etch kept, or what may be one',
+  );
+  const open = first((s) => s.what === 'open');
+  bad(open !== Infinity && (!part.colourUndecided || open < paint1), 'left open without need');
 
   // What each method must never meet.
   const thin = part.thicknessMm ?? (part.substrate === 'steel-sheet' ? 1 : null);
@@ -275,7 +295,7 @@ export function faultsOf(part: Part, steps: readonly Step[]): string[] {
     'the last coat is no last coat',
   );
   bad(
-    top !== undefined && !top[3] && part.concealed !== 'yes' && part.sun !== 'no' && !part.colourUndecided,
+    top !== undefined && !top[3] && part.concealed !== 'yes' && part.sun !== 'no' && open === Infinity,
     'chalks in the sun',
   );
   return faults;

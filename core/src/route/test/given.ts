@@ -23,6 +23,8 @@ export const PLAIN: Survey = {
   legacy: 'none',
   phosphated: 'no',
   oldFiller: 'no',
+  glue: 'no',
+  priorPrimer: 'none',
   hardened: 'no',
   lagging: 'no',
   otherMetal: null,

@@ -13,6 +13,7 @@ import {
   LEGACY,
   OIL,
   PITS,
+  PRIOR_PRIMERS,
   REACHES,
   RUST,
   TEST_RESULTS,
@@ -44,6 +45,9 @@ export function randomSurvey(random: Random): Survey {
     legacy: known(LEGACY),
     phosphated: answer(),
     oldFiller: answer(),
+    glue: answer(),
+    priorPrimer: known(PRIOR_PRIMERS),
+    primerDays: figure(0.1, 60),
     features: some(FEATURES, 0.12),
     clearanceUm: figure(20, 2000),
     hardened: answer(),
@@ -65,6 +69,7 @@ export function randomSurvey(random: Random): Survey {
     colourUndecided: random() < 0.1,
     colourGroup: random() < 0.2 ? 'group' : null,
     isPair: random() < 0.2,
+    practice: random() < 0.9 ? {} : { tool: pick(['gun', 'brush']), undecided: 'whole-system' },
   };
 }
 
@@ -79,6 +84,7 @@ export function randomMeans(random: Random): ShopMeans {
       assembly: flip('in-pieces', 'assembled'),
       wireWheel: flip('yes', 'no'),
       tool: flip('gun', 'brush'),
+      undecided: flip('hold-primer', 'whole-system'),
     },
   };
 }

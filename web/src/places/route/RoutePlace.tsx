@@ -4,6 +4,7 @@ import {
   advise,
   blankSurvey,
   familiesOf,
+  meansFor,
   MATERIALS,
   surveyDoubts,
   type Advice,
@@ -29,6 +30,7 @@ import { changed } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { layersOfRoute, RouteCard } from './RouteCard.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
+import { Templates } from './Templates.tsx';
 
 /** Survey a part and choose its route: rivals side by side, what was refused and why, all judged here as answers change. */
 export default function RoutePlace() {
@@ -140,9 +142,11 @@ function Chooser({ part, means, families }: ChooserProps) {
   };
   return (
     <>
-      <Head part={part} means={means} />
+      <Head part={part} means={meansFor(survey, means)} isOwn={Object.keys(survey.practice).length > 0} />
       <div className="grid items-start gap-4 p-4 lg:grid-cols-[320px_minmax(0,1fr)]">
-        <SurveyPanel survey={survey} advice={advice} doubts={doubts} onAnswer={answer} />
+        <SurveyPanel survey={survey} advice={advice} doubts={doubts} house={means.schools} onAnswer={answer}>
+          <Templates survey={survey} onUse={answer} />
+        </SurveyPanel>
         <div className="flex min-w-0 flex-col gap-4">
           <Summary advice={advice} change={change} families={families} />
           <Rivals
@@ -172,7 +176,14 @@ function Chooser({ part, means, families }: ChooserProps) {
   );
 }
 
-function Head({ part, means }: { readonly part: PartDetail; readonly means: ShopMeans }) {
+interface HeadProps {
+  readonly part: PartDetail;
+  readonly means: ShopMeans;
+  /** Something is done otherwise here than the house does it. */
+  readonly isOwn: boolean;
+}
+
+function Head({ part, means, isOwn }: HeadProps) {
   const units = useUnits();
   const practice = (['etch', 'oldPaint', 'tool'] as const)
     .map((k) => (SCHOOL_WORDS[k].options as Readonly<Record<string, string>>)[means.schools[k]])
@@ -192,7 +203,7 @@ function Head({ part, means }: { readonly part: PartDetail; readonly means: Shop
         <h1 className="text-[24px] leading-tight">Choose a route</h1>
       </div>
       <p className="text-[13px] text-quiet">
-        House practice: {practice} ·{' '}
+        {isOwn ? 'Done here' : 'House practice'}: {practice} ·{' '}
         <Link className="underline" to="/settings#practice">
           change
         </Link>

@@ -1,8 +1,10 @@
-import { useState } from 'react';
-import type { Advice, Survey, SurveyDoubt } from '@calvetta/core';
+import { useState, type ReactNode } from 'react';
+import type { Advice, Schools, Survey, SurveyDoubt } from '@calvetta/core';
 import { SUBSTRATES } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
+import { AreaPanel } from './AreaPanel.tsx';
+import { PracticeHere } from './PracticeHere.tsx';
 import {
   answerWord,
   GROUPS,
@@ -17,15 +19,20 @@ interface Props {
   readonly survey: Survey;
   readonly advice: Advice;
   readonly doubts: readonly SurveyDoubt[];
+  readonly house: Schools;
+  /** What stands above the questions. */
+  readonly children?: ReactNode;
   readonly onAnswer: (patch: Partial<Survey>) => void;
 }
 
 /** The guided sheet: first what would open most, then every answer given, each one touch to change. */
-export function SurveyPanel({ survey, advice, doubts, onAnswer }: Props) {
+export function SurveyPanel({ survey, advice, doubts, house, onAnswer, children }: Props) {
+  const [isMeasuring, setMeasuring] = useState(false);
   const asked = advice.questions.filter((q) => isAsked(q.field, survey)).slice(0, 4);
   return (
     <section aria-label="Survey" className="flex flex-col gap-3 border border-line bg-panel p-3">
       <h2 className="text-[18px]">Survey</h2>
+      {children}
       {doubts.map((d) => (
         <p key={d.code} role="alert" className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
           {d.got}: can that be? {d.accepts}.
@@ -60,9 +67,29 @@ export function SurveyPanel({ survey, advice, doubts, onAnswer }: Props) {
               .map((f) => (
                 <FieldRow key={f} field={f} survey={survey} onAnswer={onAnswer} />
               ))}
+            {g.fields.includes('areaM2') ? (
+              <button
+                type="button"
+                className="self-start text-[14px] underline pointer-coarse:min-h-11"
+                onClick={() => setMeasuring(true)}
+              >
+                work the area out by shapes
+              </button>
+            ) : null}
           </div>
         </details>
       ))}
+      <PracticeHere survey={survey} house={house} onAnswer={onAnswer} />
+      {isMeasuring ? (
+        <AreaPanel
+          survey={survey}
+          onClose={() => setMeasuring(false)}
+          onUse={(areaM2) => {
+            onAnswer({ areaM2: Number(areaM2.toPrecision(3)) });
+            setMeasuring(false);
+          }}
+        />
+      ) : null}
     </section>
   );
 }
@@ -74,7 +101,7 @@ interface RowProps {
 }
 
 function FieldRow({ field, survey, onAnswer }: RowProps) {
-  if (field === 'colourGroup') return null;
+  if (field === 'colourGroup' || field === 'practice') return null;
   const shape = SHAPES[field];
   const value = survey[field];
   const label = SURVEY_WORDS[field];

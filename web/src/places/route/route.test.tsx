@@ -1,21 +1,95 @@
 import { describe, expect, it } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { advise, blankSurvey, FULL_SHOP, surveyDoubts, type Survey } from '@calvetta/core';
+import { advise, blankSurvey, DEFAULT_SCHOOLS, FULL_SHOP, surveyDoubts, type Survey } from '@calvetta/core';
 import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
 import { EditSteps } from './EditSteps.tsx';
 import { changed, remedyWords, wouldHold } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { layersOfRoute, RouteCard } from './RouteCard.tsx';
 import { isAsked, nothingUnusual, shownAnswer } from './surveyFields.ts';
+import { AreaPanel } from './AreaPanel.tsx';
+import { PracticeHere } from './PracticeHere.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
+import { fromTemplate } from './Templates.tsx';
 
 const ask = (s: Survey) => advise({ survey: s, means: FULL_SHOP, families: FAMILIES });
 const none = (): void => undefined;
 
+describe('what a part does otherwise than the house', () => {
+  it('is chosen and taken back, and leaves the rest to the house', () => {
+    const given: Partial<Survey>[] = [];
+    const draw = (s: Survey) =>
+      render(<PracticeHere survey={s} house={DEFAULT_SCHOOLS} onAnswer={(p) => given.push(p)} />);
+    const first = draw(blankSurvey('steel-plate'));
+    fireEvent.change(screen.getByLabelText('Laid on by'), { target: { value: 'brush' } });
+    expect(given[0]).toEqual({ practice: { tool: 'brush' } });
+    first.unmount();
+    draw({ ...blankSurvey('steel-plate'), practice: { tool: 'brush', etch: 'harden-scuff' } });
+    expect(screen.getByText('2 against the house')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Laid on by'), { target: { value: '' } });
+    expect(given[1]).toEqual({ practice: { etch: 'harden-scuff' } });
+  });
+  it('changes the route: brushed here though the house sprays', () => {
+    const toolsOf = (s: Survey) =>
+      new Set(ask(s).routes.flatMap((r) => r.steps.flatMap((x) => x.tool ?? [])));
+    expect(toolsOf(PLAIN)).toContain('gun');
+    expect([...toolsOf({ ...PLAIN, practice: { tool: 'brush' } })]).toContain('brush');
+  });
+});
+
+describe('the area worked out', () => {
+  const draw = (s: Survey, onUse: (m2: number) => void = none) =>
+    render(<AreaPanel survey={s} onUse={onUse} onClose={none} />);
+  it('shapes are added up by what is typed; what is missing is asked for by its field', () => {
+    const used: number[] = [];
+    draw(PLAIN, (m2) => used.push(m2));
+    expect(screen.getByRole('status').textContent).toContain('not given yet');
+    fireEvent.change(screen.getByLabelText('Length'), { target: { value: '500' } });
+    fireEvent.change(screen.getByLabelText('Width'), { target: { value: '400' } });
+    fireEvent.click(screen.getByText('Use this area'));
+    // 2 faces of 0.5 × 0.4 m.
+    expect(used[0]).toBeCloseTo(0.4, 9);
+  });
+  it('offers mass and wall where both are known: 18 kg of 6 mm plate is 0.76 m²', () => {
+    draw(PLAIN);
+    expect(screen.getByText(/By mass and wall: 0\.76/)).toBeTruthy();
+  });
+  it('a casting has more surface than its shapes', () => {
+    const used: number[] = [];
+    draw({ ...PLAIN, substrate: 'grey-iron' }, (m2) => used.push(m2));
+    fireEvent.change(screen.getByLabelText('Length'), { target: { value: '500' } });
+    fireEvent.change(screen.getByLabelText('Width'), { target: { value: '400' } });
+    fireEvent.click(screen.getByText('Use this area'));
+    expect(used[0]).toBeCloseTo(0.4 * 1.3, 9);
+  });
+});
+
+describe('a template', () => {
+  it('brings its answers and leaves the part what is its own', () => {
+    const own = { ...blankSurvey('cast-steel'), areaM2: 0.3, isPair: true };
+    const made = fromTemplate(own, { ...PLAIN, rust: 'C' });
+    expect(made).toMatchObject({
+      rust: 'C',
+      substrate: 'cast-steel',
+      areaM2: 0.3,
+      isPair: true,
+      thicknessMm: 6,
+    });
+  });
+});
+
 describe('the survey sheet', () => {
   const draw = (s: Survey, onAnswer: (p: Partial<Survey>) => void = none) =>
-    render(<SurveyPanel survey={s} advice={ask(s)} doubts={surveyDoubts(s, 7850)} onAnswer={onAnswer} />);
+    render(
+      <SurveyPanel
+        survey={s}
+        advice={ask(s)}
+        doubts={surveyDoubts(s, 7850)}
+        house={DEFAULT_SCHOOLS}
+        onAnswer={onAnswer}
+      />,
+    );
   it('asks first what opens most, and nothing when all is known', () => {
     const { unmount } = draw(blankSurvey('steel-plate'));
     expect(screen.getByText('Answer next: these open most')).toBeTruthy();

@@ -12,6 +12,7 @@ import {
   metalOf,
   OIL,
   PITS,
+  PRIOR_PRIMERS,
   REACHES,
   RUST,
   SUBSTRATES,
@@ -21,6 +22,8 @@ import {
 import { ANSWER_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
 
 export type SurveyField = keyof Survey;
+/** `colourGroup` follows the part, `practice` has its own place on the page: neither is asked in the list. */
+export type AskedField = Exclude<SurveyField, 'colourGroup' | 'practice'>;
 export type FieldShape =
   | { readonly type: 'choice'; readonly options: readonly string[] }
   | { readonly type: 'many'; readonly options: readonly string[] }
@@ -31,8 +34,8 @@ export type FieldShape =
 const choice = (options: readonly string[]): FieldShape => ({ type: 'choice', options });
 const answer = choice(ANSWERS);
 
-/** How each answer is given, in the order of the sheet. `colourGroup` follows the part and is not asked. */
-export const SHAPES: Readonly<Record<Exclude<SurveyField, 'colourGroup'>, FieldShape>> = {
+/** How each answer is given, in the order of the sheet. */
+export const SHAPES: Readonly<Record<AskedField, FieldShape>> = {
   substrate: choice(SUBSTRATES),
   thicknessMm: { type: 'figure' },
   massKg: { type: 'figure' },
@@ -53,6 +56,9 @@ export const SHAPES: Readonly<Record<Exclude<SurveyField, 'colourGroup'>, FieldS
   legacy: choice(LEGACY),
   oldFiller: answer,
   phosphated: answer,
+  glue: answer,
+  priorPrimer: choice(PRIOR_PRIMERS),
+  primerDays: { type: 'figure' },
   lagging: answer,
   category: choice(CATEGORIES),
   durability: choice(DURABILITY),
@@ -72,7 +78,7 @@ export const SHAPES: Readonly<Record<Exclude<SurveyField, 'colourGroup'>, FieldS
 
 export const GROUPS: readonly {
   readonly title: string;
-  readonly fields: readonly Exclude<SurveyField, 'colourGroup'>[];
+  readonly fields: readonly AskedField[];
 }[] = [
   {
     title: 'The part',
@@ -101,7 +107,10 @@ export const GROUPS: readonly {
       'solventRub',
       'legacy',
       'oldFiller',
+      'priorPrimer',
+      'primerDays',
       'phosphated',
+      'glue',
       'lagging',
     ],
   },
@@ -120,6 +129,7 @@ export function isAsked(field: SurveyField, s: Survey): boolean {
     case 'solventRub':
     case 'legacy':
     case 'oldFiller':
+    case 'priorPrimer':
       return s.coating !== 'none';
     case 'rust':
     case 'scale':
@@ -128,6 +138,8 @@ export function isAsked(field: SurveyField, s: Survey): boolean {
       return ferrous;
     case 'hardened':
       return metalOf(s.substrate) === 'steel';
+    case 'primerDays':
+      return s.coating !== 'none' && !['none', 'unknown'].includes(s.priorPrimer);
     case 'clearanceUm':
       return s.features.includes('close-fit');
     default:
@@ -147,6 +159,7 @@ export function shownAnswer(field: SurveyField, s: Survey): string | null {
   if (v === 'unknown') return null;
   if (Array.isArray(v)) return v.length === 0 ? 'none' : v.map((x) => answerWord(String(x))).join(', ');
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
+  if (typeof v === 'object') return null;
   return typeof v === 'number' ? String(v) : answerWord(v as string);
 }
 
@@ -157,6 +170,8 @@ const NOTHING_UNUSUAL: Partial<Survey> = {
   scale: 'no',
   salt: 'no',
   oldFiller: 'no',
+  glue: 'no',
+  priorPrimer: 'none',
   phosphated: 'no',
   lagging: 'no',
   fuel: 'no',

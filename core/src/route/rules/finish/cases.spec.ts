@@ -51,6 +51,15 @@ export const CASES: Readonly<Record<string, Cases>> = {
     unknown: 'never',
   },
   'finish.pair-alike': { fires: [{ s: { isPair: true } }], clear: [{}], unknown: 'never' },
+  'finish.hold-school': {
+    fires: [{ s: { colourUndecided: true } }],
+    clear: [
+      { s: { colourUndecided: true }, l: 'epoxy-mastic*2' },
+      { s: { colourUndecided: true }, schools: { undecided: 'whole-system' } },
+      { s: { colourUndecided: true, practice: { undecided: 'whole-system' } } },
+    ],
+    unknown: 'never',
+  },
   'finish.hold-primer': {
     fires: [{ s: { colourUndecided: true }, l: 'epoxy-mastic*2' }],
     clear: [{ l: 'epoxy-mastic*2' }],

@@ -9,8 +9,6 @@ export const holdPrimer = rule({
   source: COMMON_PRACTICE,
   remedies: [],
   check: (v) => {
-    return v.survey.colourUndecided && v.coats.length > 0
-      ? fires({ primer: lastCoat(v)!.family.sheet.name })
-      : null;
+    return v.isHeld && v.coats.length > 0 ? fires({ primer: lastCoat(v)!.family.sheet.name }) : null;
   },
 });

@@ -15,7 +15,7 @@ export const showLook = rule({
       !last ||
       v.survey.concealed === 'yes' ||
       (v.survey.heatC ?? 0) > 150 ||
-      v.survey.colourUndecided
+      v.isHeld
     )
       return null;
     return last.family.traits.look < 3 ? fires({ product: last.family.sheet.name }) : null;

@@ -10,8 +10,7 @@ export const sun = rule({
   remedies: [bySurvey('sun'), bySurvey('concealed'), byRoute],
   check: (v) => {
     const last = lastCoat(v);
-    if (!last || last.family.traits.holdsSun || v.survey.concealed === 'yes' || v.survey.colourUndecided)
-      return null;
+    if (!last || last.family.traits.holdsSun || v.survey.concealed === 'yes' || v.isHeld) return null;
     return whenYes(v.survey.sun, 'sun', { product: last.family.sheet.name });
   },
 });

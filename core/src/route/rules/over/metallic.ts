@@ -10,7 +10,7 @@ export const metallic = rule({
   check: (v) => {
     const base = v.coats.some((c) => c.family.traits.needsOver === 'clear');
     if (v.survey.metallic === 'no') return base ? fires() : null;
-    if (v.coats.length === 0 || v.survey.colourUndecided || v.survey.concealed === 'yes') return null;
+    if (v.coats.length === 0 || v.isHeld || v.survey.concealed === 'yes') return null;
     if (v.survey.metallic === 'yes') return base ? null : fires();
     return base ? asks('metallic') : null;
   },

@@ -14,6 +14,35 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ s: { oil: 'soaked' } }],
     unknown: [{ s: { substrate: 'grey-iron', oil: 'unknown' }, drop: 'degrease:again' }],
   },
+  'prep.glue-first': {
+    fires: [
+      { s: { glue: 'yes' }, drop: 'degrease:glue' },
+      { s: { glue: 'unknown' }, drop: 'degrease:glue' },
+    ],
+    clear: [{ s: { glue: 'yes' } }, {}],
+    unknown: 'never',
+  },
+  'prep.zinc-salts': {
+    fires: [
+      {
+        s: { coating: 'sound', coatKind: 'two-pack', rust: 'A', priorPrimer: 'zinc-rich', primerDays: 3 },
+        m: ['keep'],
+        drop: 'wash:zinc-salts',
+      },
+    ],
+    clear: [
+      {
+        s: { coating: 'sound', coatKind: 'two-pack', rust: 'A', priorPrimer: 'zinc-rich', primerDays: 3 },
+        m: ['keep'],
+      },
+      {
+        s: { coating: 'sound', coatKind: 'two-pack', rust: 'A', priorPrimer: 'zinc-rich', primerDays: 2 },
+        m: ['keep'],
+        drop: 'wash:zinc-salts',
+      },
+    ],
+    unknown: 'never',
+  },
   'prep.warm-out': {
     fires: [{ s: { oil: 'soaked', features: ['seals'] } }],
     clear: [{ s: { oil: 'soaked' } }],

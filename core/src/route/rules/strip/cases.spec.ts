@@ -119,6 +119,17 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ s: OLD, m: ['keep'] }],
     unknown: [{ s: { ...OLD, coating: 'unknown' }, m: ['keep'] }],
   },
+  'strip.keep-etch': {
+    fires: [{ s: { ...OLD, priorPrimer: 'etch', primerDays: 3 }, m: ['keep'] }],
+    clear: [
+      { s: { ...OLD, priorPrimer: 'etch', primerDays: 2 }, m: ['keep'] },
+      { s: { ...OLD, priorPrimer: 'etch', primerDays: 3 } },
+    ],
+    unknown: [
+      { s: { ...OLD, priorPrimer: 'etch', primerDays: null }, m: ['keep'] },
+      { s: { ...OLD, priorPrimer: 'unknown' }, m: ['keep'] },
+    ],
+  },
   'strip.keep-show': {
     fires: [{ s: { ...OLD, finish: 'show' }, m: ['keep'] }],
     clear: [{ s: { ...OLD, finish: 'as-built' }, m: ['keep'] }],
