@@ -78,6 +78,8 @@ export function advise(given: AdviseInput): Advice {
   const ofRoute = all.filter((r) => r.phase === 'route');
   const rules: RuleSets = {
     all,
+    refusing: all.filter((r) => r.severity === 'refuse'),
+    preferring: all.filter((r) => r.severity === 'prefer'),
     prep: all.filter((r) => r.phase === 'prep'),
     coats: all.filter((r) => r.phase === 'coats' && r.severity === 'refuse'),
     route: ofRoute.filter((r) => r.severity === 'refuse'),
@@ -182,6 +184,8 @@ interface RuleSets {
   readonly route: readonly Rule[];
   readonly spoken: readonly Rule[];
   readonly all: readonly Rule[];
+  readonly refusing: readonly Rule[];
+  readonly preferring: readonly Rule[];
 }
 
 /** Preparations the rules allow with no coat on yet, best by practice and hands first. */
@@ -192,15 +196,15 @@ function allowedPreps(input: AdviseInput, rules: RuleSets, tally: Tally): ReadyP
     const about: About[] = prep.methods.map((m) => ({ about: 'method', id: m, key: `method ${m}` }));
     const steps = prepSteps(survey, means, prep);
     const v = viewOf(survey, means, steps, families);
-    const hindrance = firstHindrance(v, rules.all);
+    const hindrance = firstHindrance(v, rules.refusing);
     if (hindrance) {
-      tally.refuse(about, v, hindrance, rules.all, 0);
+      tally.refuse(about, v, hindrance, rules.refusing, 0);
       continue;
     }
     tally.allow(about);
     const verdict = judge(v, rules.prep);
     const f = figuresOf(v);
-    const practice = judge(v, rules.all).preferences.length;
+    const practice = judge(v, rules.preferring).preferences.length;
     const worth = practice * 2 - f.hours / (1 + (survey.areaM2 ?? 0.5)) - f.days / 30;
     good.push({ prep, steps, verdict, worth });
   }
