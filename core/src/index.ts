@@ -40,6 +40,7 @@ export * from './cure/bare.ts';
 export * from './cure/keyed.ts';
 export * from './cure/calibration.ts';
 export * from './cure/potLife.ts';
+export * from './film/index.ts';
 export * from './bench/facts.ts';
 export * from './bench/film.ts';
 export * from './bench/air.ts';
