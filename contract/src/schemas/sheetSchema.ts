@@ -76,10 +76,13 @@ const traits = closed(
     mix: orNull(closed({ a: ratio, b: ratio, by: oneOf(['volume', 'mass']) })),
     thinMaxPct: closed({ gun: number(0, 100), brush: number(0, 100) }),
     densityKgL: number(0.5, 8),
+    hardenerDensityKgL: number(0.5, 8),
+    thinnerDensityKgL: number(0.5, 2),
     dryDensityKgL: number(0.5, 8),
     vocGL: number(0, 1000),
     shelfClosedMonths: number(0.5, 240),
     shelfOpenedMonths: orNull(number(0.01, 240)),
+    hardenerOpenedMonths: number(0.01, 240),
   },
   [],
 );

@@ -71,10 +71,13 @@ const traits = Joi.object({
   mix: Joi.object({ a: ratio, b: ratio, by: Joi.string().valid('volume', 'mass').required() }).allow(null),
   thinMaxPct: Joi.object({ gun: thinPct, brush: thinPct }),
   densityKgL: Joi.number().min(0.5).max(8),
+  hardenerDensityKgL: Joi.number().min(0.5).max(8),
+  thinnerDensityKgL: Joi.number().min(0.5).max(2),
   dryDensityKgL: Joi.number().min(0.5).max(8),
   vocGL: Joi.number().min(0).max(1000),
   shelfClosedMonths: Joi.number().min(0.5).max(240),
   shelfOpenedMonths: Joi.number().min(0.01).max(240).allow(null),
+  hardenerOpenedMonths: Joi.number().min(0.01).max(240),
 });
 
 /** One revision of a product sheet. */

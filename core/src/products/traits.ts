@@ -63,11 +63,16 @@ export interface SheetTraits {
   /** Most thinner the sheet allows, % of the mixed paint by volume, sprayed and brushed. */
   readonly thinMaxPct: { readonly gun: number; readonly brush: number };
   readonly densityKgL: number;
+  /** Of its hardener and of its thinner, kg/L: what a scale needs beside the mixed density. */
+  readonly hardenerDensityKgL: number;
+  readonly thinnerDensityKgL: number;
   /** Of the dry film, kg/L. */
   readonly dryDensityKgL: number;
   readonly vocGL: number;
   readonly shelfClosedMonths: number;
   readonly shelfOpenedMonths: number | null;
+  /** Of the hardener, once opened; it dies by damp air before its paint does. */
+  readonly hardenerOpenedMonths: number;
 }
 
 const ANY_TOOL: readonly Tool[] = ['gun', 'brush', 'roller'];
@@ -107,10 +112,13 @@ const PLAIN: SheetTraits = {
   mix: null,
   thinMaxPct: { gun: 15, brush: 5 },
   densityKgL: 1.3,
+  hardenerDensityKgL: 1,
+  thinnerDensityKgL: 0.87,
   dryDensityKgL: 1.4,
   vocGL: 450,
   shelfClosedMonths: 24,
   shelfOpenedMonths: 12,
+  hardenerOpenedMonths: 9,
 };
 const two = (a: number, b: number) => ({ a, b, by: 'volume' }) as const;
 
@@ -145,7 +153,9 @@ export const TRAITS_BY_BINDER: Readonly<Record<Binder, SheetTraits>> = {
     costPerLitre: 55,
     mix: two(3, 1),
     densityKgL: 1.2,
-    shelfOpenedMonths: 4,
+    hardenerDensityKgL: 1.08,
+    shelfOpenedMonths: 12,
+    hardenerOpenedMonths: 4,
     removable: 0,
   },
   'polyester-2k': {
@@ -176,6 +186,8 @@ export const TRAITS_BY_BINDER: Readonly<Record<Binder, SheetTraits>> = {
     costPerLitre: 62,
     mix: two(9, 1),
     densityKgL: 2.8,
+    dryDensityKgL: 4.5,
+    thinMaxPct: { gun: 5, brush: 0 },
   },
   'inorganic-zinc': {
     ...PLAIN,
@@ -192,6 +204,10 @@ export const TRAITS_BY_BINDER: Readonly<Record<Binder, SheetTraits>> = {
     costPerLitre: 70,
     mix: { a: 1, b: 2.5, by: 'mass' },
     densityKgL: 2.6,
+    // Its second part is the zinc dust.
+    hardenerDensityKgL: 7.1,
+    dryDensityKgL: 5,
+    thinMaxPct: { gun: 5, brush: 0 },
   },
   'etch-2k': {
     ...PLAIN,
