@@ -42,6 +42,7 @@ export * from './cure/calibration.ts';
 export * from './cure/potLife.ts';
 export * from './film/index.ts';
 export * from './mix/index.ts';
+export * from './shelf/index.ts';
 export * from './bench/facts.ts';
 export * from './bench/film.ts';
 export * from './bench/air.ts';
