@@ -36,7 +36,7 @@ function add<K extends FactKind>(
     endedAt: minutes > 0 ? new Date(endMs).toISOString() : null,
     personId: serial % 3 === 0 ? 'ines' : serial % 3 === 1 ? 'tom' : 'ruth',
     supersedes: null,
-    body: body,
+    body: { ...body },
   });
   return factId;
 }

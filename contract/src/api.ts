@@ -61,7 +61,10 @@ export interface PlaceInfo {
 export interface Layer {
   readonly name: string;
   readonly colour: string;
+  /** As measured where it was, else as logged or planned. */
   readonly dftUm: number;
+  readonly thinnestUm: number | null;
+  readonly isMeasured: boolean;
   readonly isPlanned: boolean;
 }
 
@@ -204,6 +207,8 @@ export interface PartDetail extends Moment {
   readonly thicknessMm: number | null;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
+  /** Paint on it by what its mixes cost, cents; null when nothing is known. */
+  readonly paintCents: number | null;
   readonly faces: readonly FaceView[];
   readonly route: readonly RouteStepView[];
   /** Where the route comes from; null: typed in with the part. */
@@ -253,7 +258,20 @@ export interface RouteStepView {
 }
 
 /** A fact with what became of it: history keeps corrected and voided ones. */
-export type FactView = Fact & { readonly isStanding: boolean; readonly productName: string | null };
+export type FactView = Fact & {
+  readonly isStanding: boolean;
+  readonly productName: string | null;
+  /** Of a coat that names its mix: what follows from it. */
+  readonly mix: {
+    readonly batch: string | null;
+    readonly hardenerBatch: string | null;
+    readonly thinPct: number;
+    /** How old the mix was when the coat was finished. */
+    readonly ageMinutes: number;
+    /** By the prices on the tins; null when one is missing. */
+    readonly cents: number | null;
+  } | null;
+};
 
 export interface AirPoint {
   readonly atMs: number;

@@ -8,6 +8,7 @@ import { importsRoutes } from './imports/imports.routes.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
 import { readingsRoutes } from './readings/readings.routes.ts';
+import { shelfRoutes } from './shelf/shelf.routes.ts';
 import { templatesRoutes } from './templates/templates.routes.ts';
 import { shopRoutes } from './shop/shop.routes.ts';
 
@@ -38,6 +39,7 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
     readingsRoutes,
     factsRoutes,
     templatesRoutes,
+    shelfRoutes,
   ])
     app.use('/api', routes(deps));
   app.use('/api', (req) => {

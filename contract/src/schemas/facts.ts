@@ -1,5 +1,17 @@
 import Joi from 'joi';
-import { CONTAMINANTS, FACES, PRETREATMENTS, STRIP_METHODS, TESTS, type FactKind } from '@calvetta/core';
+import {
+  ACCEPTANCE,
+  CONTAMINANTS,
+  FACES,
+  GAUGE_ZEROS,
+  PROFILES,
+  LARGEST_BATCH_ML,
+  PRETREATMENTS,
+  STRIP_METHODS,
+  TESTS,
+  THICKEST_READING_UM,
+  type FactKind,
+} from '@calvetta/core';
 import type { FactInput } from '../api.ts';
 import { routeStep, survey } from './route.ts';
 
@@ -10,6 +22,22 @@ const id = Joi.string()
   .pattern(/^[\w.:-]+$/, 'id');
 const reason = Joi.string().trim().min(1).max(300);
 const none = Joi.object({});
+
+const filmUm = Joi.number().min(0).max(THICKEST_READING_UM);
+const limitUm = Joi.number().positive().max(THICKEST_READING_UM).allow(null).required();
+const filmRead = Joi.object({
+  scope: Joi.valid('system', 'coat').required(),
+  by: Joi.valid('gauge', 'comb').required(),
+  readingsUm: Joi.array().items(filmUm).min(1).max(2000).required(),
+  perSpot: Joi.valid(1, 3).required(),
+  zero: Joi.valid(...GAUGE_ZEROS).required(),
+  profile: Joi.valid(...PROFILES).required(),
+  baseUm: filmUm.allow(null).required(),
+  rule: Joi.valid(...ACCEPTANCE).required(),
+  nominalUm: Joi.number().positive().max(THICKEST_READING_UM).required(),
+  minUm: limitUm,
+  maxUm: limitUm,
+});
 
 /** The body each kind of fact may carry. */
 export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
@@ -36,6 +64,8 @@ export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
     /** The coat this one covers: it cannot be earlier than that. */
     over: Joi.string().guid(),
     reason,
+    mixId: id,
+    usedMl: Joi.number().positive().max(LARGEST_BATCH_ML),
   }),
   turned: Joi.object({ faceUp: Joi.valid(...FACES).required() }),
   baked: Joi.object({
@@ -45,6 +75,7 @@ export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
   tested: Joi.object({ test: Joi.valid(...TESTS).required(), reached: Joi.boolean().required() }),
   moved: Joi.object({ placeId: id.required() }),
   'surface-read': Joi.object({ surfaceC: Joi.number().min(-40).max(120).required() }),
+  'film-read': filmRead,
   'gate-accepted': Joi.object({ gate: Joi.string().max(40).required(), reason: reason.required() }),
   surveyed: Joi.object({ survey: survey.required() }),
   'route-set': Joi.object({

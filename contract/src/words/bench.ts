@@ -188,6 +188,7 @@ export const FACT_WORDS: Readonly<Record<FactKind, string>> = {
   baked: 'Baked',
   tested: 'Tested',
   moved: 'Moved',
+  'film-read': 'Film readings',
   'surface-read': 'Surface read',
   'gate-accepted': 'Gate accepted',
   surveyed: 'Surveyed',

@@ -1,4 +1,5 @@
 import type { BarePrep } from '../cure/bare.ts';
+import type { FilmReadBody } from '../film/judgeFilm.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
 
@@ -43,12 +44,16 @@ export interface FactBodies {
     /** The coat this one covers: it cannot be earlier than that. */
     readonly over?: string;
     readonly reason?: string;
+    /** The mix it came from and how much of that went through the tool, mL: its batch, thinner and age follow. */
+    readonly mixId?: string;
+    readonly usedMl?: number;
   };
   turned: { readonly faceUp: Face };
   baked: { readonly tempC: number; readonly minutes: number };
   tested: { readonly test: TestKind; readonly reached: boolean };
   moved: { readonly placeId: string };
   'surface-read': { readonly surfaceC: number };
+  'film-read': FilmReadBody;
   'gate-accepted': { readonly gate: string; readonly reason: string };
   /** What was found of the part, whole: a later survey takes its place. */
   surveyed: { readonly survey: Survey };

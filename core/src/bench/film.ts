@@ -5,6 +5,8 @@ import { coatOver, stackFactor, type StackLayer } from '../cure/stacked.ts';
 import { firstSuspicion, type Suspicion } from '../cure/suspect.ts';
 import { stageTable } from '../cure/tables.ts';
 import { minEdge, type Edge, type Film } from '../cure/windows.ts';
+import { judgeFilm } from '../film/judgeFilm.ts';
+import { measuredCoats, type MeasuredCoat } from '../film/measured.ts';
 import { originMs, type Fact, type FactOf, type TestKind } from './facts.ts';
 
 /** Stages a passed test shows to be reached (clocks.md 12): never max recoat, pot life, flash rust or service. */
@@ -37,6 +39,9 @@ export interface CoatState {
   readonly sheet: ProductSheet;
   readonly t0Ms: number;
   readonly dftUm: number;
+  /** Its own film by readings since, and the thinnest of it; null where nobody measured. */
+  readonly measuredUm: number | null;
+  readonly thinnestUm: number | null;
   readonly batch: string | null;
   readonly slowBy: number;
   /** It went on before the coat below could be recoated, with a binder that may not: shown, never hidden. */
@@ -48,6 +53,7 @@ export interface FilmInput {
   readonly coats: readonly FactOf<'coated'>[];
   readonly tests: readonly FactOf<'tested'>[];
   readonly baked: readonly FactOf<'baked'>[];
+  readonly reads: readonly FactOf<'film-read'>[];
   readonly track: readonly SurfaceStretch[];
   readonly sheetOf: (sheetId: string) => ProductSheet | null;
   readonly speedOf: (productId: string) => number;
@@ -61,22 +67,25 @@ const UNKNOWN_EDGE: Edge = { nominalMs: null, worstMs: null, bestMs: null, isUnk
 export function coatStates(input: FilmInput): CoatState[] {
   const out: CoatState[] = [];
   let stack: StackLayer[] = [];
+  const measured = new Map(measuredFilms(input).map((m) => [m.factId, m]));
   for (const fact of input.coats) {
     const sheet = input.sheetOf(fact.body.sheetId);
     if (!sheet) continue;
+    const film = measured.get(fact.factId);
+    // A film that was measured runs its clock as it is, not as it was meant: too thick dries slower.
+    const dftUm = film?.measuredUm ?? fact.body.dftUm;
     const t0Ms = originMs(fact);
     const below = out[out.length - 1];
     const over = below ? coatOver(below.sheet, sheet, reachedBy(below.edges.minRecoat, t0Ms)) : null;
-    stack =
-      over?.kind === 'merges'
-        ? [...stack, { sheet, dftUm: fact.body.dftUm }]
-        : [{ sheet, dftUm: fact.body.dftUm }];
+    stack = over?.kind === 'merges' ? [...stack, { sheet, dftUm }] : [{ sheet, dftUm }];
     const slowBy = stackFactor(stack);
     out.push({
       factId: fact.factId,
       sheet,
       t0Ms,
       dftUm: fact.body.dftUm,
+      measuredUm: film?.measuredUm ?? null,
+      thinnestUm: film?.thinnestUm ?? null,
       batch: fact.body.batch ?? null,
       slowBy,
       isConflict: over?.kind === 'refused',
@@ -84,6 +93,19 @@ export function coatStates(input: FilmInput): CoatState[] {
     });
   }
   return out;
+}
+
+/** Each coat's own film from the readings of its face. */
+function measuredFilms(input: FilmInput): MeasuredCoat[] {
+  if (input.reads.length === 0) return [];
+  const coats = input.coats.map((c) => ({ factId: c.factId, t0Ms: originMs(c), dftUm: c.body.dftUm }));
+  const reads = input.reads.flatMap((r) => {
+    const s = judgeFilm(r.body, null).statistics;
+    return s === null
+      ? []
+      : [{ atMs: originMs(r), scope: r.body.scope, meanUm: s.meanUm, leastUm: s.leastUm }];
+  });
+  return measuredCoats(coats, reads);
 }
 
 function reachedBy(edge: Edge, atMs: number): boolean {
@@ -191,5 +213,6 @@ export function filmFacts(facts: readonly Fact[]) {
     coats: facts.filter((f): f is Extract<Fact, { kind: 'coated' }> => f.kind === 'coated'),
     tests: facts.filter((f): f is Extract<Fact, { kind: 'tested' }> => f.kind === 'tested'),
     baked: facts.filter((f): f is Extract<Fact, { kind: 'baked' }> => f.kind === 'baked'),
+    reads: facts.filter((f): f is Extract<Fact, { kind: 'film-read' }> => f.kind === 'film-read'),
   };
 }

@@ -8,3 +8,4 @@ export * from './accept.ts';
 export * from './wetComb.ts';
 export * from './gaugeRows.ts';
 export * from './measured.ts';
+export * from './judgeFilm.ts';

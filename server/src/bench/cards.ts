@@ -1,30 +1,29 @@
 import { airFiguresOf, type FaceResult, type PartState } from '@calvetta/core';
 import type { Layer, Moment, PartCard, PlaceNowView } from '@calvetta/contract';
 import type { DerivedPart, Snapshot } from './derive.ts';
+import { profileUmOf } from './profile.ts';
 
 /** Ribbons are cut to this much of the past; the page shows less. */
 const PAST_MS = 36 * 3_600_000;
 const AHEAD_MS = 21 * 24 * 3_600_000;
 
-/** Depth of profile to draw under the film, µm: by how the metal was last prepared (common practice, not measured). */
-function profileUm(part: DerivedPart): number {
-  const strips = part.facts.filter((f) => f.kind === 'stripped');
-  const last = strips[strips.length - 1];
-  if (last?.body.method === 'blast') return 50;
-  if (part.row.substrate === 'grey-iron') return 60;
-  return last?.body.method === 'bead' ? 15 : 10;
-}
-
 function layersOf(part: DerivedPart, face: FaceResult): Layer[] {
   const on = face.coats.map((c) => ({
     name: c.sheet.name,
     colour: c.sheet.bandColour,
-    dftUm: c.dftUm,
+    dftUm: c.measuredUm ?? c.dftUm,
+    thinnestUm: c.thinnestUm,
+    isMeasured: c.measuredUm !== null,
     isPlanned: false,
   }));
-  const planned = part.planned
-    .slice(face.coats.length)
-    .map((p) => ({ name: p.sheet.name, colour: p.sheet.bandColour, dftUm: p.dftUm, isPlanned: true }));
+  const planned = part.planned.slice(face.coats.length).map((p) => ({
+    name: p.sheet.name,
+    colour: p.sheet.bandColour,
+    dftUm: p.dftUm,
+    thinnestUm: null,
+    isMeasured: false,
+    isPlanned: true,
+  }));
   return [...on, ...planned];
 }
 
@@ -66,7 +65,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     fit: state.fit,
     layers: layersOf(part, face),
     specifiedUm: part.planned.reduce((sum, p) => sum + p.dftUm, 0),
-    profileUm: profileUm(part),
+    profileUm: profileUmOf(part.facts, part.row.substrate),
     lastCoat: last
       ? {
           name: last.sheet.name,

@@ -1,6 +1,7 @@
-import type { Fact, ProductSheet } from '@calvetta/core';
-import type { PlaceInfo } from '@calvetta/contract';
+import type { Fact, ProductSheet, StockFact } from '@calvetta/core';
+import type { CupView, Pack, PlaceInfo, TinRow } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
+import { listCups, listPacks, listStock, listTins } from '../shelf/shelf.sql.ts';
 import {
   findWorkshop,
   listAttendance,
@@ -36,6 +37,10 @@ export interface ShopData {
   readonly parts: readonly PartRow[];
   readonly steps: ReadonlyMap<string, readonly RouteStepRow[]>;
   readonly facts: ReadonlyMap<string, readonly Fact[]>;
+  readonly tins: readonly TinRow[];
+  readonly packs: readonly Pack[];
+  readonly cups: readonly CupView[];
+  readonly stock: readonly StockFact[];
 }
 
 /** Reads the workshop in one consistent snapshot; null when there is none yet. */
@@ -43,7 +48,21 @@ export async function loadShop(db: Db): Promise<ShopData | null> {
   const workshop = await findWorkshop(db);
   if (!workshop) return null;
   const id = workshop.workshopId;
-  const [attendance, people, places, probes, sheets, machines, parts, steps, facts] = await Promise.all([
+  const [
+    attendance,
+    people,
+    places,
+    probes,
+    sheets,
+    machines,
+    parts,
+    steps,
+    facts,
+    tins,
+    packs,
+    cups,
+    stock,
+  ] = await Promise.all([
     listAttendance(db, id),
     listPeople(db, id),
     listPlaces(db, id),
@@ -53,6 +72,10 @@ export async function loadShop(db: Db): Promise<ShopData | null> {
     listParts(db, id),
     listRouteSteps(db, id),
     listFacts(db, id),
+    listTins(db, id),
+    listPacks(db, id),
+    listCups(db, id),
+    listStock(db, id),
   ]);
   return {
     workshop,
@@ -62,6 +85,10 @@ export async function loadShop(db: Db): Promise<ShopData | null> {
     probes,
     machines,
     parts,
+    tins,
+    packs,
+    cups,
+    stock,
     sheets: new Map(sheets.map((s) => [s.sheetId, s])),
     steps: groupBy(steps, (s) => s.partId),
     facts: groupBy(facts, (f) => f.partId),

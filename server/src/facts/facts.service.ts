@@ -8,7 +8,14 @@ import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { announce } from '../live/live.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
-import { findCoatsOver, findFact, findSuperseding, insertFact, missingReferences } from './facts.sql.ts';
+import {
+  findCoatsOver,
+  findFact,
+  findMixedAt,
+  findSuperseding,
+  insertFact,
+  missingReferences,
+} from './facts.sql.ts';
 
 /** A device's clock may run a little ahead of the server's. */
 const CLOCK_SLACK_MS = 2 * 60_000;
@@ -72,6 +79,7 @@ async function recordOne(tx: Db, workshopId: string, f: FactInput, recordedAt: D
   const missing = await missingReferences(tx, workshopId, f);
   if (missing.length > 0) throw new AppError('unknown-reference', { fields: missing });
   await checkOrder(tx, workshopId, f);
+  await checkMix(tx, workshopId, f);
   if (f.supersedes !== null) await checkCorrection(tx, workshopId, f);
   try {
     await tx.query('savepoint one_fact');
@@ -132,6 +140,22 @@ async function checkOrder(tx: Db, workshopId: string, f: FactInput): Promise<voi
       got: f.happenedAt,
       covered: new Date(originMs(covered)).toISOString(),
     });
+}
+
+/** A coat cannot be older than the mix it came from. */
+async function checkMix(tx: Db, workshopId: string, f: FactInput): Promise<void> {
+  const mixId = f.body['mixId'];
+  if (f.kind !== 'coated' || typeof mixId !== 'string') return;
+  const mixedAt = await findMixedAt(tx, workshopId, mixId);
+  if (mixedAt === null || Date.parse(f.endedAt ?? f.happenedAt) >= mixedAt) return;
+  throw invalidInput([
+    {
+      field: 'happenedAt',
+      code: 'before-mixed',
+      got: f.happenedAt,
+      accepts: `not before it was mixed, ${new Date(mixedAt).toISOString()}`,
+    },
+  ]);
 }
 
 /** Refuses a coat that the clocks forbid unless a reason goes into the ledger with it. Unknown asks for a reason too. */

@@ -59,14 +59,39 @@ export async function findCoatsOver(db: Db, workshopId: string, factId: string):
   return rows.map(toFact);
 }
 
+/** When a mix was made by its standing entry, epoch ms; null when there is none. */
+export async function findMixedAt(db: Db, workshopId: string, mixId: string): Promise<number | null> {
+  const { rows } = await db.query<{ ms: number }>(
+    `select (extract(epoch from happened_at) * 1000)::float8 as ms from stock_fact f
+     where workshop_id = $1 and kind = 'mixed' and body ->> 'mixId' = $2
+     and not exists (select 1 from stock_fact s where s.workshop_id = f.workshop_id and s.supersedes = f.fact_id)`,
+    [workshopId, mixId],
+  );
+  return rows[0]?.ms ?? null;
+}
+
 /** The part's, place's, sheet's or person's existence, checked together. */
 export async function missingReferences(db: Db, workshopId: string, f: FactInput): Promise<string[]> {
-  const { rows } = await db.query<{ part: boolean; person: boolean; place: boolean; sheet: boolean }>(
+  const { rows } = await db.query<{
+    part: boolean;
+    person: boolean;
+    place: boolean;
+    sheet: boolean;
+    mix: boolean;
+  }>(
     `select exists (select 1 from part where workshop_id = $1 and part_id = $2) as part,
             exists (select 1 from person where workshop_id = $1 and person_id = $3) as person,
             $4::text is null or exists (select 1 from place where workshop_id = $1 and place_id = $4) as place,
-            $5::text is null or exists (select 1 from sheet where workshop_id = $1 and sheet_id = $5) as sheet`,
-    [workshopId, f.partId, f.personId, f.body['placeId'] ?? null, f.body['sheetId'] ?? null],
+            $5::text is null or exists (select 1 from sheet where workshop_id = $1 and sheet_id = $5) as sheet,
+            $6::text is null or exists (select 1 from stock_fact where workshop_id = $1 and kind = 'mixed' and body ->> 'mixId' = $6) as mix`,
+    [
+      workshopId,
+      f.partId,
+      f.personId,
+      f.body['placeId'] ?? null,
+      f.body['sheetId'] ?? null,
+      f.body['mixId'] ?? null,
+    ],
   );
   const found = rows[0]!;
   return [
@@ -74,6 +99,7 @@ export async function missingReferences(db: Db, workshopId: string, f: FactInput
     ['personId', found.person],
     ['body.placeId', found.place],
     ['body.sheetId', found.sheet],
+    ['body.mixId', found.mix],
   ]
     .filter(([, ok]) => ok !== true)
     .map(([name]) => String(name));

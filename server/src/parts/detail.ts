@@ -1,12 +1,14 @@
 import {
   airFiguresOf,
   ofKind,
+  originMs,
   standingFacts,
   STAGES,
   surfaceAt,
   wettingPointOf,
   wholeSurvey,
   type FaceResult,
+  type FactOf,
 } from '@calvetta/core';
 import type {
   FaceView,
@@ -19,6 +21,7 @@ import type {
 import { cardOf, momentOf } from '../bench/cards.ts';
 import { routeSetOf } from '../bench/routeOf.ts';
 import type { DerivedPart, Snapshot } from '../bench/derive.ts';
+import { mixCentsPerMl, shelfNow, thinPctOf } from '../shelf/shelfNow.ts';
 
 /** The trace shows at least this much of the past, and what is predicted. */
 const PAST_MS = 48 * 3_600_000;
@@ -119,7 +122,31 @@ function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {
       ...f,
       isStanding: standing.has(f.factId),
       productName: f.kind === 'coated' ? (snapshot.shop.sheets.get(f.body.sheetId)?.name ?? null) : null,
+      mix: f.kind === 'coated' ? coatMix(snapshot, f) : null,
     }));
+}
+
+/** Batch, thinner, age and money of a coat, from the mix it names. */
+function coatMix(snapshot: Snapshot, f: FactOf<'coated'>): FactView['mix'] {
+  const { mixId, usedMl } = f.body;
+  const state = mixId === undefined ? undefined : shelfNow(snapshot).ledger.mixes.get(mixId);
+  if (!state) return null;
+  const batchOf = (tinId: string | null): string | null =>
+    snapshot.shop.tins.find((t) => t.tinId === tinId)?.batch ?? null;
+  const cents = mixCentsPerMl(snapshot, state);
+  return {
+    batch: batchOf(state.fact.body.aTinId),
+    hardenerBatch: batchOf(state.fact.body.bTinId),
+    thinPct: thinPctOf(state),
+    ageMinutes: (originMs(f) - state.fact.happenedAtMs) / 60_000,
+    cents: cents === null || usedMl === undefined ? null : cents * usedMl,
+  };
+}
+
+/** Money of the standing coats that name their mix; null when none has a price. */
+function paintCents(views: readonly FactView[]): number | null {
+  const known = views.flatMap((f) => (f.isStanding && f.mix?.cents != null ? [f.mix.cents] : []));
+  return known.length === 0 ? null : known.reduce((s, c) => s + c, 0);
 }
 
 function routeSetView(part: DerivedPart): PartDetail['routeSet'] {
@@ -139,6 +166,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
   const place = snapshot.shop.places.find((p) => p.placeId === part.placeId);
   const now = place && snapshot.air.get(place.placeId)?.now;
   const figures = airFiguresOf(state.conditions);
+  const facts = factViews(snapshot, part);
   return {
     ...momentOf(snapshot),
     card: cardOf(snapshot, part),
@@ -147,11 +175,12 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     thicknessMm: row.thicknessMm,
     colourGroup: row.colourGroup,
     pairPartId: row.pairPartId,
+    paintCents: paintCents(facts),
     faces: state.faces.map((f) => faceView(snapshot, f)),
     route: routeViews(snapshot, part),
     routeSet: routeSetView(part),
     survey: newestSurvey(part),
-    facts: factViews(snapshot, part),
+    facts,
     trace: trace(snapshot, part),
     lag: part.lag && {
       tauS: part.lagFit?.tauS ?? part.lag.tauS,

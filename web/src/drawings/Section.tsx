@@ -64,6 +64,7 @@ export function Section({
           strokeDasharray={b.layer.isPlanned ? '3 2' : undefined}
         />
       ))}
+      {labelled ? all.map((b) => <ThinSpot key={b.key} band={b} width={bandWidth} scale={scale} />) : null}
       <path d={metalPath(bandWidth, baseY, depthPx, heightPx)} fill="var(--metal)" />
       {specifiedUm > 0 ? (
         <path
@@ -84,6 +85,30 @@ export function Section({
         />
       ) : null}
     </svg>
+  );
+}
+
+/** Where a measured coat is thinnest it is drawn so: a bite out of its band, as deep as what is missing there. */
+function ThinSpot({
+  band,
+  width,
+  scale,
+}: {
+  readonly band: Band;
+  readonly width: number;
+  readonly scale: number;
+}) {
+  const { thinnestUm, dftUm } = band.layer;
+  if (thinnestUm === null || thinnestUm > dftUm * 0.95) return null;
+  const bite = (dftUm - thinnestUm) * scale;
+  const [from, mid, to] = [width * 0.5, width * 0.62, width * 0.74];
+  return (
+    <path
+      d={`M${from} ${band.top - 0.5}Q${mid} ${band.top + 2 * bite} ${to} ${band.top - 0.5}Z`}
+      fill="var(--panel)"
+      stroke="var(--bad)"
+      strokeWidth={1}
+    />
   );
 }
 
@@ -162,7 +187,10 @@ function BandLabels({ bands, units, x, width, metalY, specY, specifiedUm }: Labe
         <g key={b.key} opacity={b.layer.isPlanned ? 0.75 : 1}>
           <path d={`M${x} ${wanted[i]}L${x + 12} ${placed[i]}`} stroke="var(--line)" fill="none" />
           <text x={x + 16} y={placed[i]! + 4}>
-            {fitted(b.layer.name + (b.layer.isPlanned ? ' · to come' : ''), width - x - 70)}
+            {fitted(
+              b.layer.name + (b.layer.isPlanned ? ' · to come' : b.layer.isMeasured ? ' · measured' : ''),
+              width - x - 70,
+            )}
           </text>
           <text x={width - 2} y={placed[i]! + 4} textAnchor="end" fontWeight="600">
             {film(b.layer.dftUm)}

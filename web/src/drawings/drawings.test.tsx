@@ -57,8 +57,8 @@ describe('the window ribbon', () => {
 
 describe('the section', () => {
   const layers = [
-    { name: 'Epoxy', colour: '#888888', dftUm: 60, isPlanned: false },
-    { name: 'Gloss', colour: '#115533', dftUm: 30, isPlanned: true },
+    { name: 'Epoxy', colour: '#888888', dftUm: 60, thinnestUm: null, isMeasured: false, isPlanned: false },
+    { name: 'Gloss', colour: '#115533', dftUm: 30, thinnestUm: null, isMeasured: false, isPlanned: true },
   ];
   const draw = (heightPx: number) =>
     render(

@@ -30,6 +30,8 @@ export function layersOfRoute(
       name: family.sheet.name,
       colour: family.sheet.bandColour,
       dftUm: s.dftUm ?? family.sheet.dftUm,
+      thinnestUm: null,
+      isMeasured: false,
       isPlanned: false,
     };
     return Array.from({ length: s.coats }, () => layer);

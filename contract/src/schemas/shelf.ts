@@ -1,0 +1,124 @@
+import Joi from 'joi';
+import { CONTENTS, LARGEST_BATCH_ML, STOCK_KINDS, WASTE_REASONS, type StockKind } from '@calvetta/core';
+import type { CupView, NewTinInput, Pack, StockFactInput } from '../shelf.ts';
+
+const id = Joi.string()
+  .trim()
+  .min(1)
+  .max(64)
+  .pattern(/^[\w.:-]+$/, 'id');
+const label = Joi.string().trim().min(1).max(60);
+const content = Joi.string()
+  .valid(...CONTENTS)
+  .required();
+const day = Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'day');
+const when = Joi.string().isoDate().required();
+/** A level may be nothing, never less. */
+const level = Joi.number().min(0).max(1_000_000).required();
+const poured = Joi.number().min(0).max(LARGEST_BATCH_ML).required();
+
+export const newTin = Joi.object<NewTinInput, true>({
+  tin: Joi.object({
+    tinId: id.required(),
+    productId: id.required(),
+    content,
+    batch: label.allow(null).required(),
+    colour: label.allow(null).required(),
+    sizeMl: Joi.number().positive().max(1_000_000).required(),
+    madeOn: day.allow(null).required(),
+    priceCents: Joi.number().integer().min(0).max(100_000_000).allow(null).required(),
+    tareG: Joi.number().positive().max(100_000).allow(null).required(),
+  }).required(),
+  receivedMl: level,
+  factId: Joi.string().guid().required(),
+  happenedAt: when,
+  personId: id.required(),
+  deviceId: id.required(),
+});
+
+/** What may be corrected on a tin's label; the version says which state the person was looking at. */
+export interface TinPatch {
+  readonly version: number;
+  readonly batch?: string | null;
+  readonly colour?: string | null;
+  readonly madeOn?: string | null;
+  readonly priceCents?: number | null;
+  readonly tareG?: number | null;
+}
+export const tinPatch = Joi.object<TinPatch>({
+  version: Joi.number().integer().min(1).required(),
+  batch: label.allow(null),
+  colour: label.allow(null),
+  madeOn: day.allow(null),
+  priceCents: Joi.number().integer().min(0).max(100_000_000).allow(null),
+  tareG: Joi.number().positive().max(100_000).allow(null),
+}).min(2);
+
+export const pack = Joi.object<Pack, true>({
+  packId: id.required(),
+  productId: id.required(),
+  content,
+  sizeMl: Joi.number().integer().min(1).max(1_000_000).required(),
+  priceCents: Joi.number().integer().min(0).max(100_000_000).required(),
+});
+const mm = Joi.number().min(5).max(1000).required();
+export const cup = Joi.object<CupView, true>({
+  cupId: id.required(),
+  name: label.required(),
+  bottomMm: mm,
+  topMm: mm,
+  heightMm: mm,
+});
+
+/** The body each kind of stock fact may carry. */
+export const STOCK_BODIES: Readonly<Record<StockKind, Joi.ObjectSchema>> = {
+  'tin-received': Joi.object({ tinId: id.required(), ml: level }),
+  'tin-opened': Joi.object({ tinId: id.required() }),
+  'tin-weighed': Joi.object({
+    tinId: id.required(),
+    ml: level,
+    by: Joi.valid('weighed', 'guessed').required(),
+  }),
+  'tin-binned': Joi.object({ tinId: id.required() }),
+  mixed: Joi.object({
+    mixId: id.required(),
+    sheetId: id.required(),
+    colour: label.allow(null).required(),
+    aTinId: id.required(),
+    bTinId: id.allow(null).required(),
+    thinnerTinId: id.allow(null).required(),
+    aMl: Joi.number().positive().max(LARGEST_BATCH_ML).required(),
+    bMl: poured,
+    thinnerMl: poured,
+    placeId: id.allow(null).required(),
+    note: Joi.string().trim().min(1).max(300),
+  }),
+  wasted: Joi.object({
+    mixId: id,
+    tinId: id,
+    ml: Joi.number().positive().max(1_000_000).required(),
+    why: Joi.valid(...WASTE_REASONS).required(),
+  }).xor('mixId', 'tinId'),
+  'stock-voided': Joi.object({ reason: Joi.string().trim().min(1).max(300) }),
+};
+
+/** One or many; bodies are checked by their kind. */
+export const stockFactsInput = Joi.object<{ facts: StockFactInput[] }, true>({
+  facts: Joi.array()
+    .items(
+      Joi.object({
+        factId: Joi.string().guid().required(),
+        kind: Joi.string()
+          .valid(...STOCK_KINDS)
+          .required(),
+        happenedAt: when,
+        personId: id.required(),
+        deviceId: id.required(),
+        supersedes: Joi.string().guid().allow(null).required(),
+        body: Joi.object().unknown(true).required(),
+      }),
+    )
+    .min(1)
+    .max(500)
+    .required(),
+});

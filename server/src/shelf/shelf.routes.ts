@@ -1,0 +1,119 @@
+import { Router } from 'express';
+import Joi from 'joi';
+import type { CupView, Pack } from '@calvetta/contract';
+import { cup, newTin, pack, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
+import type { Deps } from '../deps.ts';
+import { AppError, invalidInput } from '../http/errors.ts';
+import { valid } from '../http/validate.ts';
+import { announce } from '../live/live.ts';
+import { needShop, needSnapshot } from '../shop/needShop.ts';
+import type { Db } from '../db/db.ts';
+import { gaugeCsv } from './gauge.ts';
+import { leftoverFor } from './leftover.ts';
+import { deleteCup, deletePack, findTin, insertCup, patchTin, putPack } from './shelf.sql.ts';
+import { shelfNow } from './shelfNow.ts';
+import { shoppingCsv } from './shoppingCsv.ts';
+import { receiveTin, recordStock } from './stock.service.ts';
+import { shelfResponse, shopping } from './views.ts';
+
+const gaugeQuery = Joi.object<{ part: string; n: number; unit: 'um' | 'mil' | 'none' }, true>({
+  part: Joi.string().max(64).required(),
+  n: Joi.number().integer().min(1).max(200).default(10),
+  unit: Joi.string().valid('um', 'mil', 'none').default('um'),
+});
+
+export function shelfRoutes(deps: Deps): Router {
+  const router = Router();
+  /** A change to something that is not a fact, told to every open page. */
+  const change = async <T>(work: (tx: Db, workshopId: string) => Promise<T>): Promise<T> => {
+    const { workshopId } = (await needShop(deps)).workshop;
+    const out = await deps.db.transaction(async (tx) => {
+      const r = await work(tx, workshopId);
+      await announce(tx, { topic: 'entities' });
+      return r;
+    });
+    deps.model.invalidate({ topic: 'facts', partIds: [] });
+    return out;
+  };
+  router.get('/shelf', async (_req, res) => {
+    res.json(shelfResponse(await needSnapshot(deps)));
+  });
+  router.get('/mixes/:mixId/leftover', async (req, res) => {
+    const snapshot = await needSnapshot(deps);
+    const mix = shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === req.params.mixId);
+    if (!mix) throw new AppError('not-found', { what: 'mix', id: req.params.mixId });
+    res.json(leftoverFor(snapshot, mix));
+  });
+  router.get('/shopping', async (req, res) => {
+    res.json(shopping(await needSnapshot(deps), scopeOf(req.query['for'])));
+  });
+  router.get('/shopping.csv', async (req, res) => {
+    const snapshot = await needSnapshot(deps);
+    const list = shopping(snapshot, scopeOf(req.query['for']));
+    res
+      .type('text/csv')
+      .set('Content-Disposition', `attachment; filename="shopping-${list.scope}.csv"`)
+      .send(shoppingCsv(list, snapshot.shop.packs));
+  });
+  router.get('/simulators/gauge.csv', async (req, res) => {
+    const q = valid(gaugeQuery, req.query, true);
+    const snapshot = await needSnapshot(deps);
+    const part = snapshot.parts.get(q.part);
+    if (!part) throw new AppError('not-found', { what: 'part', id: q.part });
+    res.type('text/csv').send(gaugeCsv(part, q.n, q.unit));
+  });
+  router.post('/stock-facts', async (req, res) => {
+    const { facts } = valid(stockFactsInput, req.body);
+    const { workshopId } = (await needShop(deps)).workshop;
+    const stored = await recordStock(deps, workshopId, facts);
+    res.status(stored.some((s) => s.isNew) ? 201 : 200).json({ facts: stored.map((s) => s.fact) });
+  });
+  router.post('/tins', async (req, res) => {
+    const sent = valid(newTin, req.body);
+    const { workshopId } = (await needShop(deps)).workshop;
+    res.status(201).json(await receiveTin(deps, workshopId, sent));
+  });
+  router.patch('/tins/:tinId', async (req, res) => {
+    const patch = valid(tinPatch, req.body);
+    const { tinId } = req.params;
+    const stored = await change(async (tx, workshopId) => {
+      const changed = await patchTin(tx, workshopId, tinId, patch);
+      const now = await findTin(tx, workshopId, tinId);
+      if (!now) throw new AppError('not-found', { what: 'tin', id: tinId });
+      if (!changed) throw new AppError('version-conflict', { stored: now, sent: patch });
+      return now;
+    });
+    res.json(stored);
+  });
+  router.post('/packs', async (req, res) => {
+    const sent: Pack = valid(pack, req.body);
+    const shop = await needShop(deps);
+    if (![...shop.sheets.values()].some((s) => s.productId === sent.productId))
+      throw new AppError('unknown-reference', { fields: ['productId'] });
+    await change((tx, workshopId) => putPack(tx, workshopId, sent));
+    res.status(201).json(sent);
+  });
+  router.delete('/packs/:packId', async (req, res) => {
+    const { packId } = req.params;
+    if (!(await change((tx, workshopId) => deletePack(tx, workshopId, packId))))
+      throw new AppError('not-found', { what: 'pack', id: packId });
+    res.status(204).end();
+  });
+  router.post('/cups', async (req, res) => {
+    const sent: CupView = valid(cup, req.body);
+    if (!(await change((tx, workshopId) => insertCup(tx, workshopId, sent))))
+      throw invalidInput([
+        { field: 'name', code: 'taken', got: sent.name, accepts: 'a name no other cup has' },
+      ]);
+    res.status(201).json(sent);
+  });
+  router.delete('/cups/:cupId', async (req, res) => {
+    const { cupId } = req.params;
+    if (!(await change((tx, workshopId) => deleteCup(tx, workshopId, cupId))))
+      throw new AppError('not-found', { what: 'cup', id: cupId });
+    res.status(204).end();
+  });
+  return router;
+}
+
+const scopeOf = (value: unknown): string => (typeof value === 'string' && value !== '' ? value : 'all');

@@ -1,0 +1,245 @@
+import {
+  applicatorOf,
+  expiryOf,
+  filmMl,
+  firstOut,
+  groupChecks,
+  hardenerTrouble,
+  isUsable,
+  ledgerOf,
+  mixClock,
+  ofKind,
+  originMs,
+  paintNeed,
+  recipeOf,
+  standingFacts,
+  standingStock,
+  stockLines,
+  surfaceTrack,
+  thinnerStartPct,
+  traitsOf,
+  type CoatNeed,
+  type CoatUse,
+  type GroupCheck,
+  type HardenerTrouble,
+  type Ledger,
+  type MixClock,
+  type MixState,
+  type PlannedCoat,
+  type ProductMix,
+  type ProductSheet,
+  type SheetTraits,
+  type StockLine,
+  type TinNow,
+} from '@calvetta/core';
+import type { TinRow } from '@calvetta/contract';
+import type { DerivedPart, Snapshot } from '../bench/derive.ts';
+import { profileUmOf } from '../bench/profile.ts';
+import { newestSheet } from '../bench/routeOf.ts';
+
+/** A mix with its clock and what it is of. */
+export interface MixNow {
+  readonly state: MixState;
+  readonly sheet: ProductSheet;
+  readonly clock: MixClock;
+}
+/** The shelf at a snapshot's moment, derived from facts alone. */
+export interface ShelfNow {
+  readonly ledger: Ledger;
+  readonly tins: readonly (TinNow & { readonly row: TinRow; readonly turn: number | null })[];
+  readonly mixes: readonly MixNow[];
+  readonly needs: readonly CoatNeed[];
+  readonly lines: readonly StockLine[];
+  readonly groups: readonly GroupCheck[];
+  readonly hardeners: readonly HardenerTrouble[];
+}
+
+/** Air taken for a need's thinner when nothing is measured: a heated booth. */
+const USUAL_AIR_C = 18;
+const derived = new WeakMap<Snapshot, ShelfNow>();
+
+export function shelfNow(snapshot: Snapshot): ShelfNow {
+  let shelf = derived.get(snapshot);
+  if (!shelf) {
+    shelf = derive(snapshot);
+    derived.set(snapshot, shelf);
+  }
+  return shelf;
+}
+
+function derive(snapshot: Snapshot): ShelfNow {
+  const { shop, nowMs } = snapshot;
+  const ledger = ledgerOf(shop.tins, standingStock(shop.stock), coatUses(snapshot));
+  const tins = shop.tins.map((row): TinNow & { row: TinRow } => {
+    const state = ledger.tins.get(row.tinId);
+    const openedMs = state?.openedMs ?? null;
+    return {
+      tin: row,
+      row,
+      levelMl: state?.levelMl ?? 0,
+      openedMs,
+      expiry: expiryOf(row, openedMs, productTraits(snapshot, row.productId)),
+      asksWeighing: state?.asksWeighing ?? false,
+      isBinned: state?.isBinned ?? false,
+    };
+  });
+  const needs = [...snapshot.parts.values()].flatMap((p) => needsOf(snapshot, p));
+  const mixOf = (productId: string): ProductMix => productMix(productTraits(snapshot, productId));
+  const products = [...new Set(shop.tins.map((t) => t.productId))];
+  return {
+    ledger,
+    tins: withTurns(tins, nowMs),
+    mixes: [...ledger.mixes.values()].flatMap((state) => mixNow(snapshot, state) ?? []),
+    needs,
+    lines: stockLines(needs, tins, mixOf, nowMs),
+    groups: groupChecks(needs, tins, mixOf, nowMs),
+    hardeners: products.flatMap((id) => hardenerTrouble(tins, id, mixOf(id).bPerA, nowMs) ?? []),
+  };
+}
+
+export function productTraits(snapshot: Snapshot, productId: string): SheetTraits {
+  const sheet = newestSheet(snapshot.shop.sheets, productId);
+  return traitsOf(sheet ?? { binder: 'epoxy-2k', role: 'primer' });
+}
+
+/** Ratio and usual thinner of a product; a ratio its sheet has wrong counts as none. */
+export function productMix(traits: SheetTraits): ProductMix {
+  const thin = thinnerStartPct(traits.thinMaxPct.gun, USUAL_AIR_C);
+  const thinPct = thin.ok ? thin.value : 0;
+  const recipe = recipeOf(traits, thinPct);
+  return { bPerA: recipe.ok ? recipe.value.bPerA : 0, thinPct };
+}
+
+/** Which tin of its product, content and colour comes first, second …; null for what is not to be used. */
+function withTurns<T extends TinNow>(
+  tins: readonly T[],
+  nowMs: number,
+): (T & { readonly turn: number | null })[] {
+  const turns = new Map<string, number>();
+  const groups = new Map<string, T[]>();
+  for (const t of tins) {
+    const key = [t.tin.productId, t.tin.content, t.tin.colour ?? ''].join('\n');
+    groups.set(key, [...(groups.get(key) ?? []), t]);
+  }
+  for (const group of groups.values()) firstOut(group, nowMs).forEach((t, i) => turns.set(t.tin.tinId, i));
+  return tins.map((t) => ({ ...t, turn: isUsable(t, nowMs) ? (turns.get(t.tin.tinId) ?? null) : null }));
+}
+
+/** Coats that name a mix, with the paint their film holds: as measured where the coat is still on, else as logged. */
+function coatUses(snapshot: Snapshot): CoatUse[] {
+  return [...snapshot.parts.values()].flatMap((p) => {
+    const measured = new Map(
+      p.state.faces.flatMap((f) => f.coats.map((c) => [`${c.factId} ${f.face}`, c.measuredUm] as const)),
+    );
+    return ofKind(standingFacts(p.facts), 'coated').flatMap((f): CoatUse[] => {
+      const { mixId, usedMl, sheetId, dftUm } = f.body;
+      const sheet = snapshot.shop.sheets.get(sheetId);
+      if (mixId === undefined || usedMl === undefined || !sheet) return [];
+      const faces = p.state.faces.map((x) => x.face).filter((x) => f.face === null || x === f.face);
+      const faceM2 = p.row.areaM2 === null ? null : p.row.areaM2 / p.row.faceCount;
+      const films = faces.map((x) => measured.get(`${f.factId} ${x}`) ?? null);
+      const isMeasured = films.every((x) => x !== null);
+      const ml = films.reduce<number>((s, x) => s + filmMl(faceM2 ?? 0, x ?? dftUm, sheet.vsPct), 0);
+      return [
+        {
+          factId: f.factId,
+          partId: f.partId,
+          atMs: originMs(f),
+          mixId,
+          usedMl,
+          filmMl: faceM2 === null ? null : ml,
+          isMeasured: isMeasured && faceM2 !== null,
+        },
+      ];
+    });
+  });
+}
+
+/** The mix's own clock, on the air of the place it stands in. */
+function mixNow(snapshot: Snapshot, state: MixState): MixNow | null {
+  const { body, happenedAtMs } = state.fact;
+  const sheet = snapshot.shop.sheets.get(body.sheetId);
+  if (!sheet) return null;
+  const place = body.placeId ?? snapshot.shop.places[0]?.placeId ?? '';
+  const track = surfaceTrack({
+    air: snapshot.air.get(place)?.track ?? [],
+    tauS: null,
+    own: [],
+    fromMs: happenedAtMs,
+    toMs: snapshot.horizonMs,
+  });
+  return { state, sheet, clock: mixClock(sheet, happenedAtMs, track) };
+}
+
+/** The colour a coat of a part takes: only finish coats have one. */
+export const colourFor = (sheet: ProductSheet, colourGroup: string | null): string | null =>
+  sheet.role === 'finish' ? colourGroup : null;
+
+/** Mixed paint for a coat on one face, mL; null when its area is not known. */
+export function coatNeedMl(
+  part: DerivedPart,
+  coat: PlannedCoat,
+  isFirst: boolean,
+  thinPct: number,
+): { readonly mixedMl: number; readonly sprayedMl: number } | null {
+  if (part.row.areaM2 === null) return null;
+  const { tools } = traitsOf(coat.sheet);
+  const need = paintNeed({
+    areaM2: part.row.areaM2 / part.row.faceCount,
+    dftUm: coat.dftUm,
+    coats: 1,
+    vsPct: coat.sheet.vsPct,
+    by: applicatorOf(tools.includes('gun') ? 'gun' : (tools[0] ?? 'brush')),
+    shape: 'flat',
+    profileUm: isFirst ? profileUmOf(part.facts, part.row.substrate) : 0,
+    thinPct,
+  });
+  return need.ok ? { mixedMl: need.value.mixedL * 1000, sprayedMl: need.value.sprayedL * 1000 } : null;
+}
+
+/** What a part's coats still to come ask for. A part without an area asks for nothing: the machine's list says how many. */
+function needsOf(snapshot: Snapshot, part: DerivedPart): CoatNeed[] {
+  const { colourGroup } = part.row;
+  return part.state.faces.flatMap((face) =>
+    part.planned.slice(face.coats.length).flatMap((coat, i): CoatNeed[] => {
+      const need = coatNeedMl(part, coat, face.coats.length + i === 0, 0);
+      return need === null
+        ? []
+        : [
+            {
+              partId: part.row.partId,
+              productId: coat.sheet.productId,
+              colour: colourFor(coat.sheet, colourGroup),
+              colourGroup,
+              mixedMl: need.mixedMl,
+            },
+          ];
+    }),
+  );
+}
+
+/** Money of a mix by the prices on its tins, cents a millilitre of mixed paint; null when a price is missing. */
+export function mixCentsPerMl(snapshot: Snapshot, state: MixState): number | null {
+  const { body } = state.fact;
+  const priceOf = (tinId: string | null): number | null => {
+    const tin = snapshot.shop.tins.find((t) => t.tinId === tinId);
+    return tin?.priceCents == null ? null : tin.priceCents / tin.sizeMl;
+  };
+  const parts = [
+    [body.aTinId, body.aMl],
+    [body.bTinId, body.bMl],
+    [body.thinnerTinId, body.thinnerMl],
+  ] as const;
+  let cents = 0;
+  for (const [tinId, ml] of parts) {
+    if (ml === 0) continue;
+    const price = priceOf(tinId);
+    if (price === null) return null;
+    cents += price * ml;
+  }
+  return cents / state.totalMl;
+}
+
+/** Amounts of thinner a mix was made with, % of its A + B. */
+export const thinPctOf = (s: MixState): number =>
+  (100 * s.fact.body.thinnerMl) / (s.fact.body.aMl + s.fact.body.bMl);
