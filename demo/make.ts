@@ -5,6 +5,7 @@ import type { Face, FactBodies, FactKind, Substrate } from '@calvetta/core';
 import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contract';
 import { MACHINES, ROUTES, type PartLine, type RouteName } from './machines.ts';
 import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
+import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
 const AS_OF = Date.UTC(2026, 2, 5, 18, 45);
 const H = 3_600_000;
@@ -226,6 +227,10 @@ export function makeScenario(): ShopFile {
       parts: a.parts.map((p) => partOf(m.machineId, p, pairsIn(m.machineId, a.parts))),
     })),
   }));
+  const sorted = [...facts].sort(
+    (a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt),
+  );
+  const { tins, stockFacts } = demoShelf(AS_OF, nextId, sorted);
   return {
     format: 'calvetta-shop/1',
     asOf: new Date(AS_OF).toISOString(),
@@ -288,9 +293,11 @@ export function makeScenario(): ShopFile {
     ],
     sheets: CATALOGUE_SHEETS,
     machines,
-    facts: [...facts].sort(
-      (a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt),
-    ),
+    facts: sorted,
+    tins,
+    packs: PACK_LIST,
+    cups: CUPS,
+    stockFacts,
   };
 }
 

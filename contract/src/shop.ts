@@ -5,9 +5,12 @@ import type {
   FactKind,
   ProductSheet,
   Schools,
+  StockKind,
   Substrate,
   VolumeSystem,
 } from '@calvetta/core';
+import type { SurveyTemplate } from './api.ts';
+import type { CupView, NewTin, Pack } from './shelf.ts';
 
 /** The public file format of a whole shop, `calvetta-shop/1`. What a backup, a move or the demo is written in. */
 export const SHOP_FORMAT = 'calvetta-shop/1';
@@ -45,6 +48,21 @@ export interface ShopFile {
   readonly sheets: readonly ProductSheet[];
   readonly machines: readonly ShopMachine[];
   readonly facts: readonly ShopFact[];
+  /** The shelf; files from before there was one have none of these. */
+  readonly tins?: readonly NewTin[];
+  readonly packs?: readonly Pack[];
+  readonly cups?: readonly CupView[];
+  readonly stockFacts?: readonly ShopStockFact[];
+  readonly templates?: readonly SurveyTemplate[];
+}
+
+export interface ShopStockFact {
+  readonly factId: string;
+  readonly kind: StockKind;
+  readonly happenedAt: string;
+  readonly personId: string;
+  readonly supersedes: string | null;
+  readonly body: Record<string, unknown>;
 }
 
 export interface ShopMachine {

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { CONTENTS, LARGEST_BATCH_ML, STOCK_KINDS, WASTE_REASONS, type StockKind } from '@calvetta/core';
-import type { CupView, NewTinInput, Pack, StockFactInput } from '../shelf.ts';
+import type { CupView, NewTin, NewTinInput, Pack, StockFactInput } from '../shelf.ts';
 
 const id = Joi.string()
   .trim()
@@ -17,18 +17,21 @@ const when = Joi.string().isoDate().required();
 const level = Joi.number().min(0).max(1_000_000).required();
 const poured = Joi.number().min(0).max(LARGEST_BATCH_ML).required();
 
+/** What is printed on a tin. */
+export const tinLabel = Joi.object<NewTin>({
+  tinId: id.required(),
+  productId: id.required(),
+  content,
+  batch: label.allow(null).required(),
+  colour: label.allow(null).required(),
+  sizeMl: Joi.number().positive().max(1_000_000).required(),
+  madeOn: day.allow(null).required(),
+  priceCents: Joi.number().integer().min(0).max(100_000_000).allow(null).required(),
+  tareG: Joi.number().positive().max(100_000).allow(null).required(),
+});
+
 export const newTin = Joi.object<NewTinInput, true>({
-  tin: Joi.object({
-    tinId: id.required(),
-    productId: id.required(),
-    content,
-    batch: label.allow(null).required(),
-    colour: label.allow(null).required(),
-    sizeMl: Joi.number().positive().max(1_000_000).required(),
-    madeOn: day.allow(null).required(),
-    priceCents: Joi.number().integer().min(0).max(100_000_000).allow(null).required(),
-    tareG: Joi.number().positive().max(100_000).allow(null).required(),
-  }).required(),
+  tin: tinLabel.required(),
   receivedMl: level,
   factId: Joi.string().guid().required(),
   happenedAt: when,

@@ -1,6 +1,17 @@
 import Joi from 'joi';
-import { BINDERS, FACES, FACILITIES, METALS, PIGMENTS, STAGES, SUBSTRATES, TOOLS } from '@calvetta/core';
-import { schools } from './route.ts';
+import {
+  BINDERS,
+  FACES,
+  FACILITIES,
+  METALS,
+  PIGMENTS,
+  STAGES,
+  STOCK_KINDS,
+  SUBSTRATES,
+  TOOLS,
+} from '@calvetta/core';
+import { schools, surveyTemplate } from './route.ts';
+import { cup, pack, tinLabel } from './shelf.ts';
 import { SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
 
@@ -249,4 +260,20 @@ export const shopFile = Joi.object({
       }),
     )
     .required(),
+  tins: Joi.array().items(tinLabel),
+  packs: Joi.array().items(pack),
+  cups: Joi.array().items(cup),
+  stockFacts: Joi.array().items(
+    Joi.object({
+      factId: Joi.string().guid().required(),
+      kind: Joi.string()
+        .valid(...STOCK_KINDS)
+        .required(),
+      happenedAt: Joi.string().isoDate().required(),
+      personId: id.required(),
+      supersedes: Joi.string().guid().allow(null).required(),
+      body: Joi.object().unknown(true).required(),
+    }),
+  ),
+  templates: Joi.array().items(surveyTemplate),
 });

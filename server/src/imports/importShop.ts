@@ -1,8 +1,11 @@
-import { type ShopFact, type ShopFile, type ShopPart } from '@calvetta/contract';
+import { type ShopFact, type ShopFile, type ShopPart, type StockFactInput } from '@calvetta/contract';
 import { problemsOf, shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { checkShape } from '../facts/facts.service.ts';
+import { insertCup, insertStock, insertTin, putPack } from '../shelf/shelf.sql.ts';
+import { checkShape as checkStock } from '../shelf/stock.service.ts';
+import { insertTemplate } from '../templates/templates.sql.ts';
 import { insertFact } from '../facts/facts.sql.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { announce } from '../live/live.ts';
@@ -24,12 +27,25 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
       happenedAt: move(f.happenedAt),
       endedAt: f.endedAt === null ? null : move(f.endedAt),
     })),
+    ...(file.stockFacts
+      ? { stockFacts: file.stockFacts.map((f) => ({ ...f, happenedAt: move(f.happenedAt) })) }
+      : {}),
+    ...(file.tins
+      ? {
+          tins: file.tins.map((t) => ({
+            ...t,
+            madeOn: t.madeOn === null ? null : move(`${t.madeOn}T00:00:00Z`).slice(0, 10),
+          })),
+        }
+      : {}),
   };
 }
 
 /** Stores a whole shop in one transaction: all of it, or nothing. Refuses to write over a workshop that exists. */
 export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
   for (const f of file.facts) checkShape(asInput(f), deps.nowMs());
+  for (const f of file.stockFacts ?? [])
+    checkStock({ ...f, deviceId: 'import' } as StockFactInput, deps.nowMs());
   const counts = await deps.db.transaction(async (tx) => {
     const id = file.workshop.workshopId;
     const there = await tx.query('select 1 from workshop');
@@ -42,7 +58,9 @@ export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: n
         [id, p.probeId, p.placeId, p.partId, p.name, p.isSimulated, sha256(p.token)],
       );
     }
+    await insertStockFacts(tx, file);
     for (const f of file.facts) await insertFact(tx, id, asInput(f), new Date(f.endedAt ?? f.happenedAt));
+    await insertShelf(tx, file);
     await announce(tx, { topic: 'entities' });
     return {
       parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length,
@@ -51,6 +69,23 @@ export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: n
   });
   deps.model.invalidate({ topic: 'entities' });
   return counts;
+}
+
+/** Tins before what happened to them, and mixes before the coats that name them. */
+async function insertStockFacts(tx: Db, file: ShopFile): Promise<void> {
+  const id = file.workshop.workshopId;
+  for (const t of file.tins ?? []) await insertTin(tx, id, t);
+  for (const f of file.stockFacts ?? []) {
+    const sent = { ...f, deviceId: 'import' } as StockFactInput;
+    await insertStock(tx, id, sent, new Date(f.happenedAt));
+  }
+}
+
+async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
+  const id = file.workshop.workshopId;
+  for (const p of file.packs ?? []) await putPack(tx, id, p);
+  for (const c of file.cups ?? []) await insertCup(tx, id, c);
+  for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
 }
 
 function asInput(f: ShopFact) {

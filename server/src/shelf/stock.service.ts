@@ -66,7 +66,8 @@ export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInp
   return row;
 }
 
-function checkShape(f: StockFactInput, nowMs: number): void {
+/** The kind's own body, and a time that is possible. */
+export function checkShape(f: StockFactInput, nowMs: number): void {
   const r = STOCK_BODIES[f.kind].validate(f.body, { abortEarly: false, convert: false });
   if (r.error) throw invalidInput(problemsOf(r.error).map((p) => ({ ...p, field: `body.${p.field}` })));
   if (Date.parse(f.happenedAt) > nowMs + CLOCK_SLACK_MS)

@@ -1,5 +1,11 @@
 import type { Fact } from '@calvetta/core';
-import { SHOP_FORMAT, type ShopFact, type ShopFile, type ShopPart } from '@calvetta/contract';
+import {
+  SHOP_FORMAT,
+  type ShopFact,
+  type ShopFile,
+  type ShopPart,
+  type SurveyTemplate,
+} from '@calvetta/contract';
 import type { ShopData } from '../bench/shopData.ts';
 
 /** A token is known to its probe only; an exported shop gets a new one on import. */
@@ -42,7 +48,7 @@ function partOf(shop: ShopData, p: ShopData['parts'][number]): ShopPart {
 }
 
 /** The whole shop in the public format: what was exported can be imported again. Readings travel as CSV. */
-export function exportShop(shop: ShopData, nowMs: number): ShopFile {
+export function exportShop(shop: ShopData, templates: readonly SurveyTemplate[], nowMs: number): ShopFile {
   return {
     format: SHOP_FORMAT,
     asOf: new Date(nowMs).toISOString(),
@@ -87,5 +93,22 @@ export function exportShop(shop: ShopData, nowMs: number): ShopFile {
       .flat()
       .sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0))
       .map(factOf),
+    tins: shop.tins.map(({ version: _v, madeMs, ...t }) => ({
+      ...t,
+      madeOn: madeMs === null ? null : new Date(madeMs).toISOString().slice(0, 10),
+    })),
+    packs: shop.packs,
+    cups: shop.cups,
+    stockFacts: [...shop.stock]
+      .sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0))
+      .map((f) => ({
+        factId: f.factId,
+        kind: f.kind,
+        happenedAt: new Date(f.happenedAtMs).toISOString(),
+        personId: f.personId,
+        supersedes: f.supersedes,
+        body: { ...f.body },
+      })),
+    templates,
   };
 }

@@ -10,6 +10,7 @@ import { announce } from '../live/live.ts';
 import { newestSheet } from '../bench/routeOf.ts';
 import { needShop } from './needShop.ts';
 import { findWorkshop, insertSheet, updateMeans } from './shop.sql.ts';
+import { listTemplates } from '../templates/templates.sql.ts';
 import { exportShop } from './exportShop.ts';
 
 export function shopRoutes(deps: Deps): Router {
@@ -83,7 +84,7 @@ export function shopRoutes(deps: Deps): Router {
     const shop = await needShop(deps);
     res
       .set('Content-Disposition', `attachment; filename="${shop.workshop.workshopId}.json"`)
-      .json(exportShop(shop, deps.nowMs()));
+      .json(exportShop(shop, await listTemplates(deps.db, shop.workshop.workshopId), deps.nowMs()));
   });
   router.get('/live', (_req, res) => deps.live.attach(res));
   /** Says what is wrong, in words a person can act on. */

@@ -63,6 +63,10 @@ export function smallShop(): ShopFile {
   return {
     ...whole,
     facts: [],
+    tins: [],
+    packs: [],
+    cups: [],
+    stockFacts: [],
     machines: whole.machines
       .map((m) => ({
         ...m,
