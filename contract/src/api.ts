@@ -78,6 +78,7 @@ export interface PartCard {
   readonly placeId: string | null;
   readonly substrate: Substrate;
   readonly areaM2: number | null;
+  readonly colourGroup: string | null;
   readonly headline: Headline;
   readonly face: Face;
   readonly faceCount: number;

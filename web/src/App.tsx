@@ -15,6 +15,9 @@ const MachinesPlace = lazy(() => import('./places/machines/MachinesPlace.tsx'));
 const PartPlace = lazy(() => import('./places/part/PartPlace.tsx'));
 const RoutePlace = lazy(() => import('./places/route/RoutePlace.tsx'));
 const ReferencePlace = lazy(() => import('./places/reference/ReferencePlace.tsx'));
+const MixPlace = lazy(() => import('./places/mix/MixPlace.tsx'));
+const ShelfPlace = lazy(() => import('./places/shelf/ShelfPlace.tsx'));
+const LabelsPlace = lazy(() => import('./places/shelf/LabelsPlace.tsx'));
 const AirPlace = lazy(() => import('./places/air/AirPlace.tsx'));
 const SettingsPlace = lazy(() => import('./places/settings/SettingsPlace.tsx'));
 const Dialogs = lazy(() => import('./dialogs/Dialogs.tsx'));
@@ -39,6 +42,9 @@ export function App() {
             <Route path="parts/:partId" element={<PartPlace />} />
             <Route path="parts/:partId/route" element={<RoutePlace />} />
             <Route path="reference" element={<ReferencePlace />} />
+            <Route path="mix" element={<MixPlace />} />
+            <Route path="shelf" element={<ShelfPlace />} />
+            <Route path="shelf/labels" element={<LabelsPlace />} />
             <Route path="air/:placeId?" element={<AirPlace />} />
             <Route path="settings" element={<SettingsPlace />} />
             <Route

@@ -28,8 +28,9 @@ function withAt(value: unknown, at: Path, change: (x: unknown) => unknown): unkn
   if (head === undefined) return change(value);
   const copy: any = Array.isArray(value) ? [...value] : { ...(value as object) };
   const next = withAt(copy[head], rest, change);
-  if (next === undefined) delete copy[head];
-  else copy[head] = next;
+  if (next !== undefined) copy[head] = next;
+  else if (Array.isArray(copy)) copy.splice(Number(head), 1);
+  else return Object.fromEntries(Object.entries(copy as object).filter(([k]) => k !== head));
   return copy;
 }
 const STRANGE = (random: Random): unknown => {

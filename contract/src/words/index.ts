@@ -3,3 +3,4 @@ export * from './bench.ts';
 export * from './why.ts';
 export * from './route.ts';
 export * from './rules.ts';
+export * from './shelf.ts';

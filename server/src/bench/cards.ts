@@ -52,6 +52,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     placeId: part.placeId,
     substrate: row.substrate,
     areaM2: row.areaM2,
+    colourGroup: row.colourGroup,
     headline: state.headline,
     face: face.face,
     faceCount: row.faceCount,

@@ -44,8 +44,7 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
 /** Stores a whole shop in one transaction: all of it, or nothing. Refuses to write over a workshop that exists. */
 export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
   for (const f of file.facts) checkShape(asInput(f), deps.nowMs());
-  for (const f of file.stockFacts ?? [])
-    checkStock({ ...f, deviceId: 'import' } as StockFactInput, deps.nowMs());
+  for (const f of file.stockFacts ?? []) checkStock({ ...f, deviceId: 'import' }, deps.nowMs());
   const counts = await deps.db.transaction(async (tx) => {
     const id = file.workshop.workshopId;
     const there = await tx.query('select 1 from workshop');

@@ -1,13 +1,20 @@
 import type {
   BenchResponse,
+  CupView,
   ErrorBody,
   FactInput,
   ImportJob,
+  LeftoverResponse,
   MachinesResponse,
+  NewTinInput,
+  Pack,
   PartDetail,
   PlaceAirResponse,
   ReadingInput,
   SheetsResponse,
+  ShelfResponse,
+  ShoppingResponse,
+  StockFactInput,
   ShopInfo,
   SurveyTemplate,
   TemplatesResponse,
@@ -63,6 +70,32 @@ export const dropTemplate = (templateId: string): Promise<unknown> =>
 export const getJob = (jobId: string): Promise<ImportJob> => call(`/import/jobs/${jobId}`);
 export const sendFacts = (facts: readonly FactInput[]): Promise<unknown> =>
   call('/facts', json('POST', { facts }));
+export const sendStock = (facts: readonly StockFactInput[]): Promise<unknown> =>
+  call('/stock-facts', json('POST', { facts }));
+export const getShelf = (): Promise<ShelfResponse> => call('/shelf');
+export const getLeftover = (mixId: string): Promise<LeftoverResponse> =>
+  call(`/mixes/${encodeURIComponent(mixId)}/leftover`);
+export const getShopping = (scope: string): Promise<ShoppingResponse> =>
+  call(`/shopping?for=${encodeURIComponent(scope)}`);
+export const sendTin = (tin: NewTinInput): Promise<unknown> => call('/tins', json('POST', tin));
+export const patchTin = (tinId: string, patch: object): Promise<unknown> =>
+  call(`/tins/${encodeURIComponent(tinId)}`, json('PATCH', patch));
+export const sendPack = (pack: Pack): Promise<unknown> => call('/packs', json('POST', pack));
+export const dropPack = (packId: string): Promise<unknown> =>
+  call(`/packs/${encodeURIComponent(packId)}`, { method: 'DELETE' });
+export const sendCup = (cup: CupView): Promise<unknown> => call('/cups', json('POST', cup));
+export const dropCup = (cupId: string): Promise<unknown> =>
+  call(`/cups/${encodeURIComponent(cupId)}`, { method: 'DELETE' });
+/** What the simulated film gauge stores on a part, as the CSV it gives. */
+export const getGaugeCsv = async (
+  partId: string,
+  n: number,
+  unit: 'um' | 'mil' | 'none',
+): Promise<string> => {
+  const res = await fetch(`/api/simulators/gauge.csv?part=${encodeURIComponent(partId)}&n=${n}&unit=${unit}`);
+  if (!res.ok) throw new ApiError(res.status, AWAY);
+  return res.text();
+};
 export const sendReading = (placeId: string, reading: ReadingInput): Promise<unknown> =>
   call(`/places/${encodeURIComponent(placeId)}/readings`, json('POST', reading));
 export const patchPart = (partId: string, patch: object): Promise<unknown> =>

@@ -2,7 +2,17 @@ import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-quer
 import { useEffect } from 'react';
 import type { LiveMessage } from '@calvetta/contract';
 import { flushOutbox } from '../state/outbox.ts';
-import { getBench, getMachines, getPart, getPlaceAir, getSheets, getShop } from './client.ts';
+import {
+  getBench,
+  getLeftover,
+  getMachines,
+  getPart,
+  getPlaceAir,
+  getSheets,
+  getShelf,
+  getShop,
+  getShopping,
+} from './client.ts';
 
 /** Derived answers are renewed at least this often; SSE renews them at once when something happened. */
 const RENEW_MS = 60_000;
@@ -27,9 +37,20 @@ export const usePlaceAir = (placeId: string | null) =>
   });
 export const useSheets = () => useQuery({ queryKey: ['sheets'], queryFn: getSheets, staleTime: 300_000 });
 
+export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: getShelf, refetchInterval: RENEW_MS });
+export const useLeftover = (mixId: string) =>
+  useQuery({
+    queryKey: ['leftover', mixId],
+    queryFn: () => getLeftover(mixId),
+    refetchInterval: RENEW_MS,
+  });
+export const useShopping = (scope: string) =>
+  useQuery({ queryKey: ['shopping', scope], queryFn: () => getShopping(scope) });
+
 /** Everything derived is asked for again. */
 export function refreshDerived(client: QueryClient): void {
-  for (const key of ['bench', 'machines', 'part', 'air']) void client.invalidateQueries({ queryKey: [key] });
+  for (const key of ['bench', 'machines', 'part', 'air', 'shelf', 'leftover', 'shopping'])
+    void client.invalidateQueries({ queryKey: [key] });
 }
 
 /** Keeps the page in step with the shop: SSE says what changed, the outbox goes out whenever the line is back. */

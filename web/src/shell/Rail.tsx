@@ -1,10 +1,12 @@
-import { Anvil, BookOpenText, CloudDrizzle, Settings2, TrainFront } from 'lucide-react';
+import { Anvil, Beaker, BookOpenText, CloudDrizzle, Library, Settings2, TrainFront } from 'lucide-react';
 import { NavLink } from 'react-router';
 import { useOutbox } from '../state/outbox.ts';
 
 const PLACES = [
   { to: '/', word: 'Bench', Icon: Anvil },
   { to: '/machines', word: 'Machines', Icon: TrainFront },
+  { to: '/mix', word: 'Mix', Icon: Beaker },
+  { to: '/shelf', word: 'Shelf', Icon: Library },
   { to: '/air', word: 'Air', Icon: CloudDrizzle },
   { to: '/reference', word: 'Reference', Icon: BookOpenText },
   { to: '/settings', word: 'Settings', Icon: Settings2 },

@@ -7,6 +7,8 @@ import { useFocusPart } from '../state/focusPart.ts';
 export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> = {
   b: { to: '/', word: 'Bench' },
   m: { to: '/machines', word: 'Machines' },
+  x: { to: '/mix', word: 'Mix' },
+  s: { to: '/shelf', word: 'Shelf' },
   a: { to: '/air', word: 'Air' },
   r: { to: '/reference', word: 'Reference' },
   e: { to: '/settings', word: 'Settings' },
@@ -17,6 +19,7 @@ export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [
   ['Enter', 'open the part'],
   ['c', 'log a coat on the part'],
   ['r', 'log a reading'],
+  ['m', 'mix for the part'],
   ['w', 'why?'],
   ['?', 'these keys'],
   ['Esc', 'close'],
@@ -51,6 +54,7 @@ export function useKeys(): void {
         k: () => step(-1),
         c: () => partId !== null && show({ kind: 'log', partId, factKind: 'coated' }),
         w: () => partId !== null && show({ kind: 'why', partId }),
+        m: () => void navigate(partId === null ? '/mix' : `/mix?part=${encodeURIComponent(partId)}`),
       };
       const act = acts[e.key];
       if (!act) return;

@@ -1,18 +1,23 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { create } from 'zustand';
-import type { ErrorBody, FactInput } from '@calvetta/contract';
-import { ApiError, sendFacts } from '../api/client.ts';
+import type { ErrorBody, FactInput, StockFactInput } from '@calvetta/contract';
+import { ApiError, sendFacts, sendStock } from '../api/client.ts';
+
+/** An entry of either kind: about a part, or about the shelf. */
+export type Entry = FactInput | StockFactInput;
+const send = (entry: Entry): Promise<unknown> =>
+  'partId' in entry ? sendFacts([entry]) : sendStock([entry]);
 
 /** Facts that could not be sent yet wait here under their own UUIDs; sending one twice stores it once. */
 interface OutboxDb extends DBSchema {
-  waiting: { key: string; value: { factId: string; fact: FactInput; queuedMs: number } };
+  waiting: { key: string; value: { factId: string; fact: Entry; queuedMs: number } };
 }
 
 interface Outbox {
-  readonly waiting: readonly FactInput[];
+  readonly waiting: readonly Entry[];
   /** A waiting fact that the server refused when it came back: shown, never dropped in silence. */
-  readonly refused: { readonly fact: FactInput; readonly error: ErrorBody } | null;
-  setWaiting: (waiting: readonly FactInput[]) => void;
+  readonly refused: { readonly fact: Entry; readonly error: ErrorBody } | null;
+  setWaiting: (waiting: readonly Entry[]) => void;
   setRefused: (refused: Outbox['refused']) => void;
 }
 export const useOutbox = create<Outbox>()((set) => ({
@@ -46,9 +51,9 @@ export function isAway(error: unknown): boolean {
 }
 
 /** Sends a fact, or keeps it here and says so. True when the server has it. */
-export async function sendOrKeep(fact: FactInput): Promise<boolean> {
+export async function sendOrKeep(fact: Entry): Promise<boolean> {
   try {
-    await sendFacts([fact]);
+    await send(fact);
     return true;
   } catch (error) {
     if (!isAway(error)) throw error;
@@ -68,7 +73,7 @@ export async function flushOutbox(): Promise<number> {
     await refresh();
     for (const fact of useOutbox.getState().waiting) {
       try {
-        await sendFacts([fact]);
+        await send(fact);
         sent += 1;
       } catch (error) {
         if (isAway(error)) break;

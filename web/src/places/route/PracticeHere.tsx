@@ -10,7 +10,7 @@ interface Props {
 /** House practice where the trade splits, and what this part does otherwise. */
 export function PracticeHere({ survey, house, onAnswer }: Props) {
   const set = (key: keyof Schools, value: string): void => {
-    const { [key]: _gone, ...rest } = survey.practice;
+    const rest = Object.fromEntries(Object.entries(survey.practice).filter(([k]) => k !== key));
     onAnswer({ practice: value === '' ? rest : { ...rest, [key]: value } });
   };
   const others = Object.keys(survey.practice).length;

@@ -160,7 +160,7 @@ export function shownAnswer(field: SurveyField, s: Survey): string | null {
   if (Array.isArray(v)) return v.length === 0 ? 'none' : v.map((x) => answerWord(String(x))).join(', ');
   if (typeof v === 'boolean') return v ? 'yes' : 'no';
   if (typeof v === 'object') return null;
-  return typeof v === 'number' ? String(v) : answerWord(v as string);
+  return typeof v === 'number' ? String(v) : answerWord(v);
 }
 
 /** Answers a person may give in one touch after looking: nothing unusual found. What must be looked at itself is not among them. */

@@ -1,0 +1,110 @@
+import {
+  paintNeed,
+  type Applicator,
+  type OutOfRange,
+  type ProductSheet,
+  type Result,
+  type WorkShape,
+} from '@calvetta/core';
+import type { PartCard } from '@calvetta/contract';
+
+/** Parts whose next coat is of one product and colour: what one cup can be mixed for. */
+export interface JobGroup {
+  readonly key: string;
+  readonly sheet: ProductSheet;
+  readonly colour: string | null;
+  readonly parts: readonly PartCard[];
+  /** How many of them can be coated at this moment. */
+  readonly nowCount: number;
+}
+
+/** Only a finish coat has the part's colour. */
+export const colourOf = (sheet: ProductSheet, card: PartCard): string | null =>
+  sheet.role === 'finish' ? card.colourGroup : null;
+
+const isNow = (c: PartCard): boolean => c.act.code === 'coat' || c.act.code === 'coat-if-accepted';
+
+/** Parts in motion by what they take next; what can be coated now comes first. */
+export function groupsOf(rows: readonly PartCard[], sheets: readonly ProductSheet[]): JobGroup[] {
+  const groups = new Map<string, { sheet: ProductSheet; colour: string | null; parts: PartCard[] }>();
+  for (const card of rows) {
+    const sheet = sheets.find((s) => s.sheetId === card.next?.sheetId);
+    if (!sheet) continue;
+    const colour = colourOf(sheet, card);
+    const key = `${sheet.sheetId} ${colour ?? ''}`.trim();
+    const known = groups.get(key);
+    if (known) known.parts.push(card);
+    else groups.set(key, { sheet, colour, parts: [card] });
+  }
+  return [...groups]
+    .map(([key, g]) => ({
+      key,
+      ...g,
+      parts: [...g.parts].sort((a, b) => Number(isNow(b)) - Number(isNow(a))),
+      nowCount: g.parts.filter(isNow).length,
+    }))
+    .sort((a, b) => b.nowCount - a.nowCount || b.parts.length - a.parts.length);
+}
+
+export interface JobWay {
+  readonly by: Applicator;
+  readonly shape: WorkShape;
+  readonly thinPct: number;
+}
+export interface PartNeed {
+  readonly card: PartCard;
+  readonly need: Result<
+    { readonly mixedMl: number; readonly leastMl: number; readonly mostMl: number },
+    OutOfRange
+  > | null;
+}
+
+/** Mixed paint for a part's next coat on one face; null where its area is not known. */
+export function needOf(card: PartCard, sheet: ProductSheet, way: JobWay): PartNeed {
+  if (card.areaM2 === null) return { card, need: null };
+  const isFirst = card.layers.every((l) => l.isPlanned);
+  const need = paintNeed({
+    areaM2: card.areaM2 / card.faceCount,
+    dftUm: card.next?.dftUm ?? sheet.dftUm,
+    coats: 1,
+    vsPct: sheet.vsPct,
+    by: way.by,
+    shape: way.shape,
+    profileUm: isFirst ? card.profileUm : 0,
+    thinPct: way.thinPct,
+  });
+  return {
+    card,
+    need: need.ok
+      ? {
+          ok: true,
+          value: {
+            mixedMl: need.value.mixedL * 1000,
+            leastMl: need.value.leastL * 1000,
+            mostMl: need.value.mostL * 1000,
+          },
+        }
+      : need,
+  };
+}
+
+/** A tenth more than the sum: what stays in cup, filter and gun (common practice, no published source). */
+export const MARGIN_PCT = 10;
+export interface JobTotal {
+  readonly mixedMl: number;
+  readonly leastMl: number;
+  readonly mostMl: number;
+  /** Parts left out because their area is not known. */
+  readonly without: readonly string[];
+}
+export function totalOf(needs: readonly PartNeed[], marginPct: number): JobTotal {
+  const known = needs.flatMap((n) => (n.need?.ok ? [n.need.value] : []));
+  const sum = (of: (n: { mixedMl: number; leastMl: number; mostMl: number }) => number): number =>
+    known.reduce((s, n) => s + of(n), 0) * (1 + marginPct / 100);
+  return {
+    mixedMl: sum((n) => n.mixedMl),
+    leastMl: sum((n) => n.leastMl),
+    mostMl: sum((n) => n.mostMl),
+    without: needs.filter((n) => !n.need?.ok).map((n) => n.card.name),
+  };
+}

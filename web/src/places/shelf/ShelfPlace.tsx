@@ -1,0 +1,181 @@
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import type { ProductSheet } from '@calvetta/core';
+import type { ShelfResponse, TinView } from '@calvetta/contract';
+import { CONFLICT_WORDS, HARDENER_WORDS } from '@calvetta/contract/words';
+import { useSheets, useShelf, useShop } from '../../api/queries.ts';
+import { SheetTimes } from '../../drawings/SheetTimes.tsx';
+import { useNowMs } from '../../state/clock.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Empty } from '../../ui/Empty.tsx';
+import { Waiting } from '../../ui/Trouble.tsx';
+import { moment } from '../../ui/time.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+import { LedgerTable } from './LedgerTable.tsx';
+import { ReceiveDialog } from './ReceiveDialog.tsx';
+import { Shopping } from './Shopping.tsx';
+import { TinRow } from './TinRow.tsx';
+import { tinName } from './tinWords.ts';
+import { WeighDialog } from './WeighDialog.tsx';
+
+/** Tins by product with what is left of each and for how long; what the routes still need; what to buy; where it all went. */
+export default function ShelfPlace() {
+  const shelf = useShelf();
+  const sheets = useSheets();
+  const shop = useShop();
+  if (!shelf.data || !sheets.data || !shop.data)
+    return <Waiting error={shelf.error ?? sheets.error ?? shop.error} what="shelf" />;
+  return <Shelf shelf={shelf.data} sheets={sheets.data.sheets} zone={shop.data.zone} />;
+}
+
+interface Props {
+  readonly shelf: ShelfResponse;
+  readonly sheets: readonly ProductSheet[];
+  readonly zone: string;
+}
+
+type Dialog = { readonly kind: 'receive' } | { readonly kind: 'weigh'; readonly tin: TinView } | null;
+
+function Shelf({ shelf, sheets, zone }: Props) {
+  const [params, setParams] = useSearchParams();
+  const [dialog, setDialog] = useState<Dialog>(null);
+  const asked = params.get('tin');
+  const tins = shelf.tins.filter(
+    (t) => !t.isBinned && (t.levelMl > 0 || t.asksWeighing || t.tinId === asked),
+  );
+  const products = [...new Map(tins.map((t) => [t.productId, t.productName]))].sort((a, b) =>
+    a[1] < b[1] ? -1 : 1,
+  );
+  // A label's code leads here: its tin is what the person holds in the hand.
+  const scanned = asked === null ? undefined : shelf.tins.find((t) => t.tinId === asked);
+  return (
+    <div className="flex flex-col gap-4 p-4 max-md:p-2">
+      <div className="flex flex-wrap items-center gap-3">
+        <h1 className="text-[24px]">Shelf</h1>
+        <p className="text-quiet">{tins.length} tins that hold something</p>
+        <div className="ml-auto flex gap-2">
+          <Link
+            className="figure inline-flex min-h-11 items-center rounded-sm border border-ink/60 bg-panel px-4 text-[15px] hover:border-ink"
+            to="/shelf/labels"
+          >
+            Tin labels
+          </Link>
+          <Button look="main" onClick={() => setDialog({ kind: 'receive' })}>
+            Receive a tin
+          </Button>
+        </div>
+      </div>
+      <Attention shelf={shelf} zone={zone} onWeigh={(tin) => setDialog({ kind: 'weigh', tin })} />
+      <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_420px]">
+        <section aria-label="Tins" className="flex flex-col border border-line bg-panel">
+          {products.length === 0 ? (
+            <Empty
+              title="The shelf is empty"
+              text="Receive a tin: its product, batch and size. From then on every mix draws it down."
+            />
+          ) : null}
+          {products.map(([productId, name]) => {
+            const newest = sheets
+              .filter((s) => s.productId === productId)
+              .sort((a, b) => b.revision - a.revision)[0];
+            return (
+              <div
+                key={productId}
+                className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_214px]"
+              >
+                <div className="min-w-0">
+                  <h2 className="text-[16px]">{name}</h2>
+                  {tins
+                    .filter((t) => t.productId === productId)
+                    .map((t) => (
+                      <TinRow
+                        key={t.tinId}
+                        tin={t}
+                        colour={newest?.bandColour ?? 'var(--metal)'}
+                        isAsked={t.tinId === asked}
+                        onWeigh={() => setDialog({ kind: 'weigh', tin: t })}
+                      />
+                    ))}
+                </div>
+                <div className="max-md:hidden">{newest ? <SheetTimes sheet={newest} /> : null}</div>
+              </div>
+            );
+          })}
+          <p className="border-t border-line px-3 py-2 text-[13px] text-quiet">
+            Times of each sheet against temperature: <span className="text-good">recoat from</span>,{' '}
+            <span className="text-bad">recoat until</span>, <span className="text-warn">pot life</span>.
+            Sheets are read and written as JSON under{' '}
+            <Link className="underline" to="/reference">
+              Reference
+            </Link>
+            .
+          </p>
+        </section>
+        <div className="flex flex-col gap-4">
+          <Shopping shelf={shelf} />
+          <LedgerTable accounts={shelf.accounts} />
+        </div>
+      </div>
+      {dialog?.kind === 'receive' ? <ReceiveDialog sheets={sheets} onClose={() => setDialog(null)} /> : null}
+      {dialog?.kind === 'weigh' ? (
+        <WeighDialog tin={dialog.tin} sheets={sheets} onClose={() => setDialog(null)} />
+      ) : scanned && dialog === null ? (
+        <WeighDialog tin={scanned} sheets={sheets} onClose={() => setParams({}, { replace: true })} />
+      ) : null}
+    </div>
+  );
+}
+
+interface AttentionProps {
+  readonly shelf: ShelfResponse;
+  readonly zone: string;
+  readonly onWeigh: (tin: TinView) => void;
+}
+
+/** What cannot be right, what is about to die, and what will not match: one line each, with what to do. */
+function Attention({ shelf, zone, onWeigh }: AttentionProps) {
+  const nowMs = useNowMs();
+  const units = useUnits();
+  const conflicts = shelf.conflicts.filter((c) => c.code !== 'poured-more-than-held');
+  const groups = shelf.groups.filter((g) => g.batch === null);
+  const asking = shelf.tins.filter((t) => t.asksWeighing);
+  if (conflicts.length + groups.length + asking.length + shelf.hardeners.length === 0) return null;
+  return (
+    <ul aria-label="To look at" className="border-l-4 border-mark bg-panel">
+      {asking.map((t) => (
+        <li
+          key={t.tinId}
+          className="flex flex-wrap items-center gap-3 border-t border-line/60 px-3 py-1 first:border-t-0"
+        >
+          <strong>{tinName(t)}</strong> {CONFLICT_WORDS['poured-more-than-held']}
+          <Button isInRow onClick={() => onWeigh(t)}>
+            Weigh it
+          </Button>
+        </li>
+      ))}
+      {conflicts.map((c, i) => (
+        <li key={i} className="border-t border-line/60 px-3 py-1 first:border-t-0">
+          <strong>{c.about}</strong> {CONFLICT_WORDS[c.code]}
+          {c.code === 'film-above-pour'
+            ? ` ${units.volume(c.filmMl)} in the film, ${units.volume(c.pouredMl)} poured.`
+            : ''}
+        </li>
+      ))}
+      {shelf.hardeners.map((h) => (
+        <li key={h.productId} className="border-t border-line/60 px-3 py-1 first:border-t-0">
+          <strong>{h.productName}</strong> {HARDENER_WORDS[h.code]}{' '}
+          {h.code === 'dies-first' && h.atMs !== null
+            ? `Its last goes off ${moment(h.atMs, nowMs, zone)}; ${units.volume(h.paintMl)} of paint is on the shelf.`
+            : `${units.volume(h.paintMl)} of paint asks for ${units.volume(h.needMl)}; ${units.volume(h.haveMl)} can be trusted.`}
+        </li>
+      ))}
+      {groups.map((g) => (
+        <li key={g.colourGroup + g.productId} className="border-t border-line/60 px-3 py-1 first:border-t-0">
+          <strong>{g.colourGroup}</strong> No one batch of {g.productName} covers what is still to come:{' '}
+          {units.volume(g.needMl)} of paint, the fullest batch is {units.volume(g.shortMl)} short. Two batches
+          side by side show; box them together first, or buy one.
+        </li>
+      ))}
+    </ul>
+  );
+}
