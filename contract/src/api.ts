@@ -29,6 +29,8 @@ import type {
   Exposure,
 } from '@calvetta/core';
 
+import type { MixView } from './shelf.ts';
+
 /** Shapes that cross the wire. Instants are epoch milliseconds in answers, ISO 8601 with offset in what is sent. */
 
 export interface ShopInfo {
@@ -145,6 +147,8 @@ export interface Moment {
 }
 
 export interface BenchResponse extends Moment {
+  /** Cups that hold something. */
+  readonly mixes: readonly MixView[];
   readonly rows: readonly PartCard[];
   readonly partCount: number;
 }

@@ -115,7 +115,8 @@ export interface LeftoverResponse {
   /** Why the others of this product do not take it. */
   readonly passed: readonly { readonly partName: string; readonly why: LeftoverWhy }[];
 }
-export type LeftoverWhy = 'other-colour' | 'air' | 'not-open' | 'no-area' | 'too-much' | 'shuts-first';
+export type LeftoverWhy =
+  'other-colour' | 'no-colour' | 'air' | 'not-open' | 'no-area' | 'too-much' | 'shuts-first';
 
 /** What a client sends about stock. */
 export interface StockFactInput<K extends StockKind = StockKind> {

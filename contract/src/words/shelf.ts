@@ -105,6 +105,7 @@ export const CONFLICT_WORDS: Readonly<Record<StockConflict['code'], string>> = {
 };
 export const LEFTOVER_WORDS: Readonly<Record<LeftoverWhy, string>> = {
   'other-colour': 'another colour',
+  'no-colour': 'its colour is not said',
   air: 'held by the air',
   'not-open': 'window not open',
   'no-area': 'area not known',

@@ -4,6 +4,7 @@ import type { BenchResponse, MachinesResponse, MachineView } from '@calvetta/con
 import type { Deps } from '../deps.ts';
 import { needSnapshot } from '../shop/needShop.ts';
 import { cardOf, momentOf } from './cards.ts';
+import { liveMixes } from '../shelf/views.ts';
 import type { DerivedPart, Snapshot } from './derive.ts';
 
 function orderable(state: PartState) {
@@ -18,6 +19,7 @@ function benchOf(snapshot: Snapshot): BenchResponse {
     .sort((a, b) => compareLoss(orderable(a.state), orderable(b.state)));
   return {
     ...momentOf(snapshot),
+    mixes: liveMixes(snapshot),
     rows: moving.map((p) => cardOf(snapshot, p)),
     partCount: snapshot.parts.size,
   };

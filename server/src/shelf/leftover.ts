@@ -55,8 +55,9 @@ function judgePart(snapshot: Snapshot, mix: MixNow, part: DerivedPart): Judged {
   if (next?.sheet.productId !== sheet.productId || !isInMotion(part.state.headline)) return { kind: 'other' };
   const no = (why: LeftoverWhy): Judged => ({ kind: 'passed', why });
   const colour = colourFor(next.sheet, part.row.colourGroup);
-  if (state.fact.body.colour !== null && colour !== null && colour !== state.fact.body.colour)
-    return no('other-colour');
+  const mixed = state.fact.body.colour;
+  if (mixed !== null && next.sheet.role === 'finish' && colour !== mixed)
+    return no(colour === null ? 'no-colour' : 'other-colour');
   const { code } = lead.act;
   if (code === 'hold' || code === 'read-air' || code === 'coat-if-accepted') return no('air');
   if (lead.act.code !== 'coat') return no('not-open');

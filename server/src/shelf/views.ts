@@ -47,6 +47,13 @@ export function mixView(snapshot: Snapshot, mix: MixNow): MixView {
   };
 }
 
+/** Cups of the last days that still hold something, the one that goes off first at the top. */
+export const liveMixes = (snapshot: Snapshot): MixView[] =>
+  shelfNow(snapshot)
+    .mixes.filter((m) => m.state.leftMl > 1 && snapshot.nowMs - m.state.fact.happenedAtMs < MIX_DAYS * DAY_MS)
+    .map((m) => mixView(snapshot, m))
+    .sort((a, b) => (a.gone?.worstMs ?? Infinity) - (b.gone?.worstMs ?? Infinity));
+
 /** A conflict with the thing it is about by name. */
 function aboutOf(snapshot: Snapshot, c: StockConflict): string {
   if ('partId' in c) return snapshot.parts.get(c.partId)?.row.name ?? c.partId;

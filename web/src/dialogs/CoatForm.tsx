@@ -1,9 +1,18 @@
 import { useState, type ReactNode } from 'react';
-import { judgeGates, limitsOf, parseQuantity, UM_PER_MIL, type Face, type GateVerdict } from '@calvetta/core';
-import type { FactView, FaceView, PartDetail } from '@calvetta/contract';
+import {
+  judgeGates,
+  limitsOf,
+  parseQuantity,
+  UM_PER_MIL,
+  type Face,
+  type GateVerdict,
+  type ProductSheet,
+} from '@calvetta/core';
+import type { FactView, FaceView, MixView, PartCard, PartDetail } from '@calvetta/contract';
 import { CAUTION_WORDS, FACT_WORDS } from '@calvetta/contract/words';
 import type { ApiError } from '../api/client.ts';
-import { useSheets } from '../api/queries.ts';
+import { useSheets, useShelf } from '../api/queries.ts';
+import { needOf } from '../places/mix/job.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -48,6 +57,15 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
   const [tool, setTool] = useState<(typeof TOOLS)[number]>(known?.tool ?? last?.tool ?? 'gun');
   const [thinner, setThinner] = useState(known?.thinnerPct?.toString() ?? '');
   const [reason, setReason] = useState(known?.reason ?? '');
+  const shelf = useShelf();
+  const [mixId, setMixId] = useState<string | null>(known?.mixId ?? null);
+  const [usedText, setUsed] = useState<string | null>(known?.usedMl?.toString() ?? null);
+  const mixes = (shelf.data?.mixes ?? []).filter(
+    (m) => m.sheetId === sheetId && (m.leftMl > 1 || m.mixId === known?.mixId),
+  );
+  // The cup that stands there is what it was coated from, unless someone says otherwise.
+  const mix = mixes.find((m) => m.mixId === (mixId ?? mixes[0]?.mixId));
+  const used = usedText ?? (mix && sheet ? usualUse(part.card, sheet, mix) : '');
   const [problem, setProblem] = useState<string | null>(null);
   const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
   const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
@@ -64,14 +82,18 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
       setProblem(failureWords(um.error));
       return;
     }
+    const usedMl = Number(used.replace(',', '.'));
+    const mixed =
+      mix && mixId !== '' ? { mixId: mix.mixId, ...mixFields(mix), ...(usedMl > 0 ? { usedMl } : {}) } : {};
     const below = standingCoats(part, view.face).find((c) => c.factId !== correct?.factId);
     submit(
       {
         sheetId,
         dftUm: Number(um.value.value.toFixed(1)),
         tool,
-        ...(batch.trim() ? { batch: batch.trim() } : {}),
-        ...(thinner.trim() ? { thinnerPct: Number(thinner.replace(',', '.')) } : {}),
+        ...mixed,
+        ...(batch.trim() && !mix ? { batch: batch.trim() } : {}),
+        ...(thinner.trim() && !mix ? { thinnerPct: Number(thinner.replace(',', '.')) } : {}),
         ...(correct
           ? known && 'over' in known
             ? { over: known.over }
@@ -128,14 +150,25 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
         options={TOOLS.map((t) => ({ value: t, text: t }))}
         onChange={setTool}
       />
-      <div className="grid grid-cols-2 gap-3">
-        <Field label="Batch" hint="on the tin; left and right from one">
-          <input value={batch} onChange={(e) => setBatch(e.target.value)} />
-        </Field>
-        <Field label="Thinner, % of A+B" problem={problemAt(error, 'body.thinnerPct')}>
-          <input inputMode="decimal" value={thinner} onChange={(e) => setThinner(e.target.value)} />
-        </Field>
-      </div>
+      {mixes.length > 0 ? (
+        <MixChoice
+          mixes={mixes}
+          chosen={mixId ?? mixes[0]!.mixId}
+          used={used}
+          onMix={setMixId}
+          onUsed={setUsed}
+        />
+      ) : null}
+      {mix && mixId !== '' ? null : (
+        <div className="grid grid-cols-2 gap-3">
+          <Field label="Batch" hint="on the tin; left and right from one">
+            <input value={batch} onChange={(e) => setBatch(e.target.value)} />
+          </Field>
+          <Field label="Thinner, % of A+B" problem={problemAt(error, 'body.thinnerPct')}>
+            <input inputMode="decimal" value={thinner} onChange={(e) => setThinner(e.target.value)} />
+          </Field>
+        </div>
+      )}
       {needsReason ? (
         <Field label="Why it was done all the same">
           <input value={reason} autoFocus onChange={(e) => setReason(e.target.value)} />
@@ -170,6 +203,48 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
         )}
       </Foot>
     </>
+  );
+}
+
+/** What a coat of this part usually takes from a cup, thinner in it, mL; no more than the cup holds. Empty without an area. */
+function usualUse(card: PartCard, sheet: ProductSheet, mix: MixView): string {
+  const { need } = needOf(card, sheet, { by: 'hvlp', shape: 'flat', thinPct: mix.thinPct });
+  return need?.ok ? Math.min(mix.leftMl, need.value.mixedMl * (1 + mix.thinPct / 100)).toFixed(0) : '';
+}
+
+const mixFields = (m: MixView) => ({
+  ...(m.batch === null ? {} : { batch: m.batch }),
+  thinnerPct: Number(m.thinPct.toFixed(1)),
+});
+
+interface MixChoiceProps {
+  readonly mixes: readonly MixView[];
+  readonly chosen: string;
+  readonly used: string;
+  readonly onMix: (mixId: string) => void;
+  readonly onUsed: (used: string) => void;
+}
+
+/** The cup it came from: batch, thinner and age follow from it, and what it used goes off the cup. */
+function MixChoice({ mixes, chosen, used, onMix, onUsed }: MixChoiceProps) {
+  const units = useUnits();
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <Field label="From the cup">
+        <select aria-label="From the cup" value={chosen} onChange={(e) => onMix(e.target.value)}>
+          {mixes.map((m) => (
+            <option key={m.mixId} value={m.mixId}>
+              {units.volume(m.leftMl)} left{m.colour === null ? '' : `, ${m.colour}`}
+              {m.batch === null ? '' : `, batch ${m.batch}`}
+            </option>
+          ))}
+          <option value="">none of these</option>
+        </select>
+      </Field>
+      <Field label="Used of it, mL" hint="through the tool; empty: not measured">
+        <input inputMode="decimal" value={used} onChange={(e) => onUsed(e.target.value)} />
+      </Field>
+    </div>
   );
 }
 

@@ -1,5 +1,6 @@
 import { useDialogs } from '../state/dialogs.ts';
 import { EditPartDialog } from './EditPartDialog.tsx';
+import { FilmDialog } from './FilmDialog.tsx';
 import { FindDialog } from './FindDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
@@ -20,6 +21,8 @@ export default function Dialogs() {
       return <ReadingDialog placeId={open.placeId} onClose={close} />;
     case 'why':
       return <WhyPanel partId={open.partId} onClose={close} />;
+    case 'film':
+      return <FilmDialog partId={open.partId} onClose={close} />;
     case 'edit':
       return <EditPartDialog partId={open.partId} onClose={close} />;
     case 'keys':

@@ -3,7 +3,7 @@ import { FACES, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
 import type { ApiError } from '../api/client.ts';
-import { usePart, useSheets, useShop } from '../api/queries.ts';
+import { usePart, useSheets, useShelf, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -32,6 +32,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
   // needs to know whose hands it is in.
   const sheets = useSheets();
   const shop = useShop();
+  const shelf = useShelf();
   const [kind, setKind] = useState<FactKind>(factKind);
   const title = correct
     ? `Correct: ${FACT_WORDS[kind]}`
@@ -44,7 +45,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
       subtitle={part.data ? `${part.data.card.name} · ${part.data.card.machineName}` : ''}
       onClose={onClose}
     >
-      {part.data && sheets.data && shop.data ? (
+      {part.data && sheets.data && shop.data && shelf.data ? (
         <LogForm
           key={kind}
           part={part.data}
@@ -54,7 +55,7 @@ export function LogDialog({ partId, factKind, correct, onClose }: Props) {
           {...(correct ? { correct } : {})}
         />
       ) : (
-        <Waiting error={part.error ?? sheets.error ?? shop.error} what="part" />
+        <Waiting error={part.error ?? sheets.error ?? shop.error ?? shelf.error} what="part" />
       )}
     </Panel>
   );

@@ -15,11 +15,11 @@ const SHOWN: readonly (readonly [Stage, string])[] = [
 ];
 const [FROM_C, TO_C] = [5, 30];
 const [LEAST_H, MOST_H] = [0.1, 1000];
-const WIDTH = 210;
+const WIDTH = 184;
 const HEIGHT = 74;
-const LEFT = 30;
+const LEFT = 38;
 
-const x = (c: number): number => LEFT + ((c - FROM_C) / (TO_C - FROM_C)) * (WIDTH - LEFT - 6);
+const x = (c: number): number => LEFT + ((c - FROM_C) / (TO_C - FROM_C)) * (WIDTH - LEFT - 12);
 const y = (h: number): number =>
   6 + (1 - (Math.log(h) - Math.log(LEAST_H)) / (Math.log(MOST_H) - Math.log(LEAST_H))) * (HEIGHT - 22);
 
@@ -48,8 +48,8 @@ export function SheetTimes({ sheet }: { readonly sheet: ProductSheet }) {
     >
       {[0.1, 1, 10, 100, 1000].map((h) => (
         <g key={h}>
-          <path d={`M${LEFT} ${y(h)}H${WIDTH - 6}`} stroke="var(--line)" strokeWidth={0.7} />
-          <text x={LEFT - 4} y={y(h) + 3.5} fontSize="9.5" textAnchor="end" fill="var(--quiet)">
+          <path d={`M${LEFT} ${y(h)}H${WIDTH - 12}`} stroke="var(--line)" strokeWidth={0.7} />
+          <text x={LEFT - 4} y={y(h) + 3.5} fontSize="10.5" textAnchor="end" fill="var(--quiet)">
             {h < 1 ? `${h * 60} min` : `${h} h`}
           </text>
         </g>

@@ -12,6 +12,7 @@ export type OpenDialog =
     }
   | { readonly kind: 'reading'; readonly placeId: string | null }
   | { readonly kind: 'why'; readonly partId: string }
+  | { readonly kind: 'film'; readonly partId: string }
   | { readonly kind: 'edit'; readonly partId: string }
   | { readonly kind: 'keys' }
   | { readonly kind: 'find' }

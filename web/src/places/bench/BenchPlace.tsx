@@ -14,6 +14,7 @@ import { useIsNarrow } from '../../ui/useMedia.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { BenchHead } from './BenchHead.tsx';
 import { BenchRow } from './BenchRow.tsx';
+import { Cups } from './Cups.tsx';
 import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
 import { BENCH_GRID } from './grid.ts';
 
@@ -47,6 +48,7 @@ function BenchScreen({ bench }: { readonly bench: BenchResponse }) {
   return (
     <>
       <BenchHead bench={bench} />
+      <Cups mixes={bench.mixes} zone={bench.zone} />
       <div className="px-4 pb-6 max-md:px-2">
         <Filters bench={bench} group={group} machine={machine} change={change} />
         {rows.length === 0 ? (

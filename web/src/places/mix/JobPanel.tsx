@@ -24,7 +24,7 @@ interface Props {
 const MODE_WORDS: Readonly<Record<MixMode, string>> = {
   parts: 'for parts',
   volume: 'by volume',
-  tins: 'what the tins give',
+  tins: 'all in the tins',
 };
 
 /** What is being coated, and how: the parts that take this product next, or a volume, or all that is left. */

@@ -6,9 +6,10 @@ import { WindowRibbon } from '../../drawings/WindowRibbon.tsx';
 import type { TimeAxis } from '../../drawings/axis.ts';
 import { useNowMs } from '../../state/clock.ts';
 import { Button } from '../../ui/Button.tsx';
-import { clockTime, duration } from '../../ui/time.ts';
+import { clockTime } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
+import { isMixGone, mixWords } from '../mixWords.ts';
 import { LeftoverPanel } from './LeftoverPanel.tsx';
 
 interface Props {
@@ -49,17 +50,6 @@ export function mixSpans(mix: MixView, endMs: number): RibbonSpan[] {
   return spans.filter((s) => s.toMs > s.fromMs);
 }
 
-/** Where a mix stands now, in a line. */
-export function mixWords(mix: MixView, nowMs: number, zone: string): string {
-  const usableMs = mix.usable.worstMs ?? mix.mixedMs;
-  if (nowMs < usableMs) return `let it stand until ${clockTime(usableMs, zone)}`;
-  if (mix.gone === null) return 'one-pack: keeps in a closed tin';
-  if (mix.gone.worstMs === null) return 'pot life not known: ask the sheet';
-  return nowMs < mix.gone.worstMs
-    ? `${duration(mix.gone.worstMs - nowMs)} left, until ${clockTime(mix.gone.worstMs, zone)}`
-    : `gone off since ${clockTime(mix.gone.worstMs, zone)}: do not use it`;
-}
-
 function MixLine({ mix, zone }: { readonly mix: MixView; readonly zone: string }) {
   const nowMs = useNowMs();
   const units = useUnits();
@@ -67,7 +57,7 @@ function MixLine({ mix, zone }: { readonly mix: MixView; readonly zone: string }
   const [ref, width] = useWidth();
   const [isOpen, setOpen] = useState(false);
   const goneMs = mix.gone?.worstMs ?? null;
-  const isGone = goneMs !== null && goneMs <= nowMs;
+  const isGone = isMixGone(mix, nowMs);
   const axis: TimeAxis = {
     fromMs: mix.mixedMs - 600_000,
     toMs: Math.max((goneMs ?? mix.mixedMs + 8 * 3_600_000) + 1_800_000, nowMs + 1_800_000),

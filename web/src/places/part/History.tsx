@@ -47,13 +47,21 @@ export function History({ part }: { readonly part: PartDetail }) {
   );
 }
 
+/** What a coat has from its mix: how old it was, and its hardener's batch. */
+const mixText = (mix: FactView['mix']): string =>
+  mix === null
+    ? ''
+    : `, mix ${Math.round(mix.ageMinutes)} min old${mix.hardenerBatch === null ? '' : `, hardener ${mix.hardenerBatch}`}`;
+
 function FactWords({ fact }: { readonly fact: FactView }) {
   const units = useUnits();
   const face = fact.face === null ? '' : `, face ${fact.face}`;
   const detail = ((): string => {
     switch (fact.kind) {
       case 'coated':
-        return `${fact.productName ?? fact.body.sheetId}, ${units.film(fact.body.dftUm)}${fact.body.tool ? `, ${fact.body.tool}` : ''}${fact.body.batch ? `, batch ${fact.body.batch}` : ''}${fact.body.thinnerPct ? `, thinned ${fact.body.thinnerPct} %` : ''}${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+        return `${fact.productName ?? fact.body.sheetId}, ${units.film(fact.body.dftUm)}${fact.body.tool ? `, ${fact.body.tool}` : ''}${fact.body.batch ? `, batch ${fact.body.batch}` : ''}${fact.body.thinnerPct ? `, thinned ${fact.body.thinnerPct} %` : ''}${mixText(fact.mix)}${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+      case 'film-read':
+        return `${fact.body.by === 'comb' ? 'wet comb' : `${fact.body.readingsUm.length} readings`}, mean ${units.film(fact.body.readingsUm.reduce((s, x) => s + x, 0) / fact.body.readingsUm.length)} as read`;
       case 'stripped':
       case 'pretreated':
         return fact.body.method.replaceAll('-', ' ');

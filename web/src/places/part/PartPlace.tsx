@@ -14,6 +14,7 @@ import { duration } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { actView } from '../actText.ts';
+import { FilmPanel } from './FilmPanel.tsx';
 import { History } from './History.tsx';
 import { RouteStrip } from './RouteStrip.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
@@ -38,6 +39,7 @@ function PartScreen({ part }: { readonly part: PartDetail }) {
         <div className="flex flex-col gap-4">
           <BigSection part={part} />
           <Figures part={part} />
+          <FilmPanel part={part} />
           <RouteStrip part={part} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">
@@ -101,6 +103,14 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         >
           {part.survey ? 'Survey and route' : 'Survey'}
         </Link>
+        {card.next ? (
+          <Link
+            className="figure inline-flex min-h-11 items-center rounded-sm border border-ink/60 px-4 text-[15px] hover:border-ink"
+            to={`/mix?part=${encodeURIComponent(card.partId)}`}
+          >
+            Mix
+          </Link>
+        ) : null}
         <Button look="quiet" onClick={() => show({ kind: 'edit', partId: card.partId })}>
           Edit
         </Button>
@@ -141,6 +151,10 @@ function BigSection({ part }: { readonly part: PartDetail }) {
   );
 }
 
+/** Money of the paint on a part, and by the square metre. */
+const paintCost = (cents: number, areaM2: number | null): string =>
+  `${(cents / 100).toFixed(2)}${areaM2 === null ? '' : ` · ${(cents / 100 / areaM2).toFixed(2)} a m²`}, by its mixes`;
+
 function Figures({ part }: { readonly part: PartDetail }) {
   const units = useUnits();
   const { card, conditions, lag } = part;
@@ -152,6 +166,7 @@ function Figures({ part }: { readonly part: PartDetail }) {
     ['Area, mass', `${units.area(card.areaM2)} · ${part.massKg === null ? '—' : `${part.massKg} kg`}`],
     ['Lag behind air', lag === null ? 'unknown: give mass and area' : duration(lag.tauS * 1000)],
     ['Colour group', part.colourGroup ?? '—'],
+    ...(part.paintCents === null ? [] : [['Paint on it', paintCost(part.paintCents, card.areaM2)] as const]),
   ];
   return (
     <dl className="grid grid-cols-[120px_1fr] border border-line bg-panel px-3 py-2">

@@ -1,21 +1,17 @@
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import type { ProductSheet } from '@calvetta/core';
+import { CONTENTS, type ProductSheet } from '@calvetta/core';
 import type { ShelfResponse, TinView } from '@calvetta/contract';
-import { CONFLICT_WORDS, HARDENER_WORDS } from '@calvetta/contract/words';
 import { useSheets, useShelf, useShop } from '../../api/queries.ts';
 import { SheetTimes } from '../../drawings/SheetTimes.tsx';
-import { useNowMs } from '../../state/clock.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
-import { moment } from '../../ui/time.ts';
-import { useUnits } from '../../ui/useUnits.ts';
+import { Attention } from './Attention.tsx';
 import { LedgerTable } from './LedgerTable.tsx';
 import { ReceiveDialog } from './ReceiveDialog.tsx';
 import { Shopping } from './Shopping.tsx';
 import { TinRow } from './TinRow.tsx';
-import { tinName } from './tinWords.ts';
 import { WeighDialog } from './WeighDialog.tsx';
 
 /** Tins by product with what is left of each and for how long; what the routes still need; what to buy; where it all went. */
@@ -33,6 +29,14 @@ interface Props {
   readonly sheets: readonly ProductSheet[];
   readonly zone: string;
 }
+
+/** Paint first, then what it is mixed with; what is to be taken first at the top. */
+const byContent = (a: TinView, b: TinView): number =>
+  CONTENTS.indexOf(a.content) - CONTENTS.indexOf(b.content) || (a.turn ?? 99) - (b.turn ?? 99);
+
+/** Two tins of which either would do. */
+const isRival = (a: TinView, b: TinView): boolean =>
+  a.productId === b.productId && a.content === b.content && a.colour === b.colour;
 
 type Dialog = { readonly kind: 'receive' } | { readonly kind: 'weigh'; readonly tin: TinView } | null;
 
@@ -66,7 +70,7 @@ function Shelf({ shelf, sheets, zone }: Props) {
         </div>
       </div>
       <Attention shelf={shelf} zone={zone} onWeigh={(tin) => setDialog({ kind: 'weigh', tin })} />
-      <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_420px]">
+      <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_380px]">
         <section aria-label="Tins" className="flex flex-col border border-line bg-panel">
           {products.length === 0 ? (
             <Empty
@@ -81,18 +85,20 @@ function Shelf({ shelf, sheets, zone }: Props) {
             return (
               <div
                 key={productId}
-                className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_214px]"
+                className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_184px]"
               >
                 <div className="min-w-0">
                   <h2 className="text-[16px]">{name}</h2>
                   {tins
                     .filter((t) => t.productId === productId)
+                    .sort(byContent)
                     .map((t) => (
                       <TinRow
                         key={t.tinId}
                         tin={t}
                         colour={newest?.bandColour ?? 'var(--metal)'}
                         isAsked={t.tinId === asked}
+                        hasRival={tins.some((x) => x !== t && isRival(x, t))}
                         onWeigh={() => setDialog({ kind: 'weigh', tin: t })}
                       />
                     ))}
@@ -123,59 +129,5 @@ function Shelf({ shelf, sheets, zone }: Props) {
         <WeighDialog tin={scanned} sheets={sheets} onClose={() => setParams({}, { replace: true })} />
       ) : null}
     </div>
-  );
-}
-
-interface AttentionProps {
-  readonly shelf: ShelfResponse;
-  readonly zone: string;
-  readonly onWeigh: (tin: TinView) => void;
-}
-
-/** What cannot be right, what is about to die, and what will not match: one line each, with what to do. */
-function Attention({ shelf, zone, onWeigh }: AttentionProps) {
-  const nowMs = useNowMs();
-  const units = useUnits();
-  const conflicts = shelf.conflicts.filter((c) => c.code !== 'poured-more-than-held');
-  const groups = shelf.groups.filter((g) => g.batch === null);
-  const asking = shelf.tins.filter((t) => t.asksWeighing);
-  if (conflicts.length + groups.length + asking.length + shelf.hardeners.length === 0) return null;
-  return (
-    <ul aria-label="To look at" className="border-l-4 border-mark bg-panel">
-      {asking.map((t) => (
-        <li
-          key={t.tinId}
-          className="flex flex-wrap items-center gap-3 border-t border-line/60 px-3 py-1 first:border-t-0"
-        >
-          <strong>{tinName(t)}</strong> {CONFLICT_WORDS['poured-more-than-held']}
-          <Button isInRow onClick={() => onWeigh(t)}>
-            Weigh it
-          </Button>
-        </li>
-      ))}
-      {conflicts.map((c, i) => (
-        <li key={i} className="border-t border-line/60 px-3 py-1 first:border-t-0">
-          <strong>{c.about}</strong> {CONFLICT_WORDS[c.code]}
-          {c.code === 'film-above-pour'
-            ? ` ${units.volume(c.filmMl)} in the film, ${units.volume(c.pouredMl)} poured.`
-            : ''}
-        </li>
-      ))}
-      {shelf.hardeners.map((h) => (
-        <li key={h.productId} className="border-t border-line/60 px-3 py-1 first:border-t-0">
-          <strong>{h.productName}</strong> {HARDENER_WORDS[h.code]}{' '}
-          {h.code === 'dies-first' && h.atMs !== null
-            ? `Its last goes off ${moment(h.atMs, nowMs, zone)}; ${units.volume(h.paintMl)} of paint is on the shelf.`
-            : `${units.volume(h.paintMl)} of paint asks for ${units.volume(h.needMl)}; ${units.volume(h.haveMl)} can be trusted.`}
-        </li>
-      ))}
-      {groups.map((g) => (
-        <li key={g.colourGroup + g.productId} className="border-t border-line/60 px-3 py-1 first:border-t-0">
-          <strong>{g.colourGroup}</strong> No one batch of {g.productName} covers what is still to come:{' '}
-          {units.volume(g.needMl)} of paint, the fullest batch is {units.volume(g.shortMl)} short. Two batches
-          side by side show; box them together first, or buy one.
-        </li>
-      ))}
-    </ul>
   );
 }

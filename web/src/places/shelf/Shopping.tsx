@@ -50,6 +50,7 @@ export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
                 <span className="block text-[12px] text-quiet">
                   needs {units.volume(l.needMl)}, has {units.volume(l.haveMl)}, {l.partIds.length}{' '}
                   {l.partIds.length === 1 ? 'part' : 'parts'}
+                  {l.cover && l.cover.wasteMl >= 1 ? `; ${units.volume(l.cover.wasteMl)} over` : ''}
                 </span>
               </td>
               <td className="figure py-1 pl-2 text-right whitespace-nowrap">
@@ -63,12 +64,7 @@ export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
                   ))
                 )}
               </td>
-              <td className="figure py-1 pl-3 text-right">
-                {l.cover === null ? '' : money(l.cover.cents)}
-                {l.cover && l.cover.wasteMl > 0 ? (
-                  <span className="block text-[12px] text-quiet">{units.volume(l.cover.wasteMl)} over</span>
-                ) : null}
-              </td>
+              <td className="figure py-1 pl-3 text-right">{l.cover === null ? '' : money(l.cover.cents)}</td>
             </tr>
           ))}
         </tbody>

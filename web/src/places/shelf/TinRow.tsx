@@ -11,11 +11,13 @@ interface Props {
   readonly tin: TinView;
   readonly colour: string;
   readonly isAsked: boolean;
+  /** Another tin could be taken instead: then it is said whose turn it is. */
+  readonly hasRival: boolean;
   readonly onWeigh: () => void;
 }
 
 /** One tin in a line: what is left, of which batch, for how long, and whether it is its turn. */
-export function TinRow({ tin, colour, isAsked, onWeigh }: Props) {
+export function TinRow({ tin, colour, isAsked, hasRival, onWeigh }: Props) {
   const nowMs = useNowMs();
   const units = useUnits();
   const stock = useStock();
@@ -24,14 +26,16 @@ export function TinRow({ tin, colour, isAsked, onWeigh }: Props) {
     tin.content === 'paint' ? colour : tin.content === 'hardener' ? 'var(--s-keyed)' : 'var(--s-early)';
   return (
     <div
-      className={`grid min-h-(--row) grid-cols-[24px_minmax(0,1fr)_84px_auto] items-center gap-x-2 border-t border-line/50 py-0.5 sm:grid-cols-[24px_minmax(0,1fr)_96px_150px_auto] ${isAsked ? 'bg-ground shadow-[inset_3px_0_0_var(--mark)]' : ''}`}
+      className={`grid min-h-(--row) grid-cols-[24px_minmax(0,1fr)_92px_64px] items-center gap-x-2 border-t border-line/50 py-0.5 sm:grid-cols-[24px_minmax(0,1fr)_104px_124px_64px] ${isAsked ? 'bg-ground shadow-[inset_3px_0_0_var(--mark)]' : ''}`}
     >
       <TinLevel share={tin.levelMl / tin.sizeMl} colour={fill} isBad={tin.isExpired} />
       <span className="min-w-0 truncate">
         {CONTENT_WORDS[tin.content]}
         {tin.colour === null ? '' : `, ${tin.colour}`}{' '}
         <span className="text-quiet">{tin.batch === null ? 'no batch' : tin.batch}</span>
-        {tin.turn === 0 ? <span className="figure ml-2 text-[13px] text-good">take this next</span> : null}
+        {tin.turn === 0 && hasRival ? (
+          <span className="figure ml-2 text-[13px] text-good">take this next</span>
+        ) : null}
       </span>
       <span className="figure text-[15px]">
         {units.volume(tin.levelMl)}
@@ -42,26 +46,15 @@ export function TinRow({ tin, colour, isAsked, onWeigh }: Props) {
       >
         {expiryWords(tin, nowMs)}
       </span>
-      <span className="flex gap-1">
-        {tin.openedMs === null ? (
-          <Button
-            isInRow
-            onClick={() => void stock({ kind: 'tin-opened', about, body: { tinId: tin.tinId } })}
-          >
-            Open
-          </Button>
-        ) : null}
+      {tin.openedMs === null ? (
+        <Button isInRow onClick={() => void stock({ kind: 'tin-opened', about, body: { tinId: tin.tinId } })}>
+          Open
+        </Button>
+      ) : (
         <Button isInRow onClick={onWeigh}>
           Weigh
         </Button>
-        <Button
-          isInRow
-          look="quiet"
-          onClick={() => void stock({ kind: 'tin-binned', about, body: { tinId: tin.tinId } })}
-        >
-          Bin
-        </Button>
-      </span>
+      )}
     </div>
   );
 }

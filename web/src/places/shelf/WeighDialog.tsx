@@ -58,6 +58,8 @@ export function WeighDialog({ tin, sheets, onClose }: Props) {
         setProblem(e.body.remedy);
       });
   };
+  const bin = (): void =>
+    void stock({ kind: 'tin-binned', about: tinName(tin), body: { tinId: tin.tinId } }).then(onClose);
   return (
     <Panel
       title="How much is in it?"
@@ -97,6 +99,9 @@ export function WeighDialog({ tin, sheets, onClose }: Props) {
         <Foot>
           <Button look="main" disabled={!isPossible} onClick={() => store(ml!, 'weighed')}>
             Store the weight
+          </Button>
+          <Button look="quiet" onClick={bin}>
+            Bin it, with what is in it
           </Button>
         </Foot>
       </div>

@@ -13,9 +13,8 @@ export function expiryWords(t: Pick<TinView, 'expiry' | 'isExpired'>, nowMs: num
   if (by === 'unknown') return 'made when? not known';
   if (atMs === null) return 'keeps';
   const days = Math.round((atMs - nowMs) / DAY_MS);
-  const since = by === 'opened' ? 'once opened' : 'closed';
-  if (t.isExpired) return `past its date by ${spanWords(-days)}, ${since}`;
-  return `${spanWords(days)} more, ${since}`;
+  const since = by === 'opened' ? 'opened' : 'closed';
+  return t.isExpired ? `${spanWords(-days)} past, ${since}` : `${spanWords(days)}, ${since}`;
 }
 
 const spanWords = (days: number): string =>
