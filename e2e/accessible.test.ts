@@ -29,6 +29,9 @@ const PLACES = [
   '/settings',
   '/reference',
   '/parts/van.leaf-springs/route',
+  '/mix',
+  '/shelf',
+  '/shelf/labels',
 ];
 
 // The words on the buttons of the two themes.

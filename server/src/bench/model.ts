@@ -35,6 +35,8 @@ export function createModel(db: Database, nowMs: () => number): Model {
   let current: Snapshot | null = null;
   let need: Need = { kind: 'all' };
   let working: Promise<void> | null = null;
+  /** What is being derived answers a write: until it is there, the snapshot from before it is not served to anyone. */
+  let isAwaited = false;
 
   const shopNow = (): Promise<ShopData | null> => {
     if (!shop) {
@@ -76,7 +78,10 @@ export function createModel(db: Database, nowMs: () => number): Model {
     }
   };
   const start = (): Promise<void> => {
-    working ??= work().finally(() => (working = null));
+    working ??= work().finally(() => {
+      working = null;
+      isAwaited = false;
+    });
     return working;
   };
   const due = (): boolean =>
@@ -87,12 +92,13 @@ export function createModel(db: Database, nowMs: () => number): Model {
   return {
     shop: shopNow,
     async snapshot() {
-      while (need !== null || current === null || nowMs() - current.nowMs > TOO_OLD_MS) {
+      while (need !== null || isAwaited || current === null || nowMs() - current.nowMs > TOO_OLD_MS) {
         if (working) {
           await working;
           continue;
         }
         need ??= { kind: 'all' };
+        isAwaited = true;
         await start();
         if (current === null) return null;
       }

@@ -29,7 +29,7 @@ export function shelfRoutes(deps: Deps): Router {
     const { workshopId } = (await needShop(deps)).workshop;
     const out = await deps.db.transaction(async (tx) => {
       const r = await work(tx, workshopId);
-      await announce(tx, { topic: 'entities' });
+      await announce(tx, { topic: 'facts', partIds: [] });
       return r;
     });
     deps.model.invalidate({ topic: 'facts', partIds: [] });

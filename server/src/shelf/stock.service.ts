@@ -27,7 +27,7 @@ export async function recordStock(
   const stored = await deps.db.transaction(async (tx) => {
     const out: StoredStock[] = [];
     for (const f of facts) out.push(await recordOne(tx, workshopId, f, new Date(deps.nowMs())));
-    await announce(tx, { topic: 'entities' });
+    await announce(tx, { topic: 'facts', partIds: [] });
     return out;
   });
   deps.model.invalidate({ topic: 'facts', partIds: [] });
@@ -59,7 +59,7 @@ export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInp
     if (!isNew && !(await findStock(tx, workshopId, sent.factId)))
       throw new AppError('version-conflict', { stored, sent: tin });
     await recordOne(tx, workshopId, delivery, new Date(deps.nowMs()));
-    await announce(tx, { topic: 'entities' });
+    await announce(tx, { topic: 'facts', partIds: [] });
     return stored;
   });
   deps.model.invalidate({ topic: 'facts', partIds: [] });

@@ -57,12 +57,13 @@ const HOW: readonly { readonly value: How; readonly text: string }[] = [
   { value: 'comb', text: 'wet comb' },
 ];
 
-/** What is on, as specified where the route is finished, else as logged. */
-const nominalOf = (part: PartDetail): number => {
-  const on = part.card.layers.filter((l) => !l.isPlanned);
-  const isAll = on.length === part.card.layers.length;
-  return isAll ? part.card.specifiedUm : on.reduce((s, l) => s + l.dftUm, 0);
-};
+/** What was specified of the coats that are on: the route's film without what is still to come; else as logged. */
+export function nominalOf(card: Pick<PartDetail['card'], 'layers' | 'specifiedUm'>): number {
+  const sum = (isPlanned: boolean): number =>
+    card.layers.reduce((s, l) => s + (l.isPlanned === isPlanned ? l.dftUm : 0), 0);
+  const specifiedUm = card.specifiedUm - sum(true);
+  return specifiedUm > 0 ? specifiedUm : sum(false);
+}
 
 function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
   const record = useRecord();
@@ -75,7 +76,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
   const [profile, setProfile] = useState<ProfileGrade>(part.card.profileUm >= 40 ? 'medium' : 'none');
   const shownUm = (um: number): string =>
     filmUnit === 'mil' ? (um / UM_PER_MIL).toFixed(1) : String(Math.round(um));
-  const [nominal, setNominal] = useState(() => shownUm(nominalOf(part)));
+  const [nominal, setNominal] = useState(() => shownUm(nominalOf(part.card)));
   const [most, setMost] = useState('');
   const [readings, setReadings] = useState<readonly number[]>([]);
   const [comb, setComb] = useState<FilmReadBody | null>(null);

@@ -43,7 +43,7 @@ export function Section({
   const baseY = heightPx - metalPx;
   const depthPx = Math.min(metalPx * 0.5, Math.max(1, profileUm * scale));
   // Beside a narrow band there is room for the names.
-  const bandWidth = labelled ? widthPx * (widthPx < 300 ? 0.34 : 0.46) : widthPx;
+  const bandWidth = labelled ? widthPx * (widthPx < 300 ? 0.34 : 0.38) : widthPx;
   const all = stack(layers, baseY + depthPx * 0.5, depthPx * 0.6, scale);
   // In a list the coats to come are one outline: how much is still to go on, not how many lines fit into 20 px.
   const bands = labelled ? all : outlinePlanned(all);
@@ -188,11 +188,12 @@ function BandLabels({ bands, units, x, width, metalY, specY, specifiedUm }: Labe
           <path d={`M${x} ${wanted[i]}L${x + 12} ${placed[i]}`} stroke="var(--line)" fill="none" />
           <text x={x + 16} y={placed[i]! + 4}>
             {fitted(
-              b.layer.name + (b.layer.isPlanned ? ' · to come' : b.layer.isMeasured ? ' · measured' : ''),
-              width - x - 70,
+              b.layer.name + (b.layer.isPlanned ? ' · to come' : ''),
+              width - x - 70 - (b.layer.isMeasured ? 60 : 0),
             )}
           </text>
           <text x={width - 2} y={placed[i]! + 4} textAnchor="end" fontWeight="600">
+            {b.layer.isMeasured ? 'measured ' : ''}
             {film(b.layer.dftUm)}
           </text>
         </g>
