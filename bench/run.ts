@@ -7,11 +7,13 @@ import { benchClocks } from './clocks.ts';
 import { benchDewPoint } from './dewPoint.ts';
 import { benchHttp } from './http.ts';
 import { benchFirstScreen } from './firstScreen.ts';
+import { benchShelf } from './shelf.ts';
 import { print } from './print.ts';
 
 print('stage clocks: 400 parts × 30 days of minute readings, one nominal stage each', benchClocks());
 print('dew point, per call', benchDewPoint());
 print('advice on a route', benchAdvice());
+print('what a leftover can paint, and what to buy', await benchShelf());
 print('JavaScript of the first screen', benchFirstScreen());
 if (process.env['DATABASE_URL'] === undefined)
   console.log('GET /api/bench: skipped, DATABASE_URL is not set (use bin/bench)');
