@@ -83,6 +83,7 @@ export interface ShelfResponse {
   readonly lines: readonly (StockLine & { readonly productName: string })[];
   readonly groups: readonly (GroupCheck & { readonly productName: string })[];
   readonly hardeners: readonly (HardenerTrouble & { readonly productName: string })[];
+  /** What happened last to the stock and stands, oldest first. */
   readonly facts: readonly StockFact[];
 }
 

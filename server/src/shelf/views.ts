@@ -1,6 +1,7 @@
 import {
   isInMotion,
   shoppingList,
+  standingStock,
   stockLines,
   type CoatNeed,
   type Content,
@@ -15,6 +16,8 @@ import { productMix, productTraits, shelfNow, thinPctOf, type MixNow } from './s
 /** Mixes older than this are history: the ledger has them, the page does not. */
 const MIX_DAYS = 3;
 const DAY_MS = 86_400_000;
+/** The page shows what happened last; the shop's export has all of it. */
+const FACTS_SHOWN = 60;
 
 export const productName = (snapshot: Snapshot, productId: string): string =>
   newestSheet(snapshot.shop.sheets, productId)?.name ?? productId;
@@ -95,7 +98,7 @@ export function shelfResponse(snapshot: Snapshot): ShelfResponse {
     lines: shelf.lines.map(named),
     groups: shelf.groups.map(named),
     hardeners: shelf.hardeners.map(named),
-    facts: shop.stock,
+    facts: standingStock(shop.stock).slice(-FACTS_SHOWN),
   };
 }
 

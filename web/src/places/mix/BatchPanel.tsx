@@ -1,4 +1,6 @@
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { dropCup } from '../../api/client.ts';
 import {
   cupFullMl,
   cupMarks,
@@ -29,6 +31,7 @@ interface Props {
 /** The batch in large figures, on the cup, and on a scale. */
 export function BatchPanel({ sheet, batch, thinPct, cups, cupId, onCup }: Props) {
   const units = useUnits();
+  const client = useQueryClient();
   const [isMeasuring, setMeasuring] = useState(false);
   const cup = cups.find((c) => c.cupId === cupId) ?? smallestThatHolds(cups, batch.totalMl);
   const marks = cup ? cupMarks(cup, batch) : null;
@@ -61,6 +64,16 @@ export function BatchPanel({ sheet, batch, thinPct, cups, cupId, onCup }: Props)
           <Button look="quiet" onClick={() => setMeasuring(true)}>
             Measure a cup
           </Button>
+          {cup ? (
+            <Button
+              look="quiet"
+              onClick={() =>
+                void dropCup(cup.cupId).then(() => client.invalidateQueries({ queryKey: ['shelf'] }))
+              }
+            >
+              Drop this one
+            </Button>
+          ) : null}
         </div>
         {cup && marks?.ok ? (
           <Cup

@@ -5,11 +5,30 @@ import { useDialogs } from '../../state/dialogs.ts';
 import { dayAndTime } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { LOG_KINDS } from '../../dialogs/factForms.ts';
+import { isRefusal } from '../../dialogs/refusal.ts';
+import { useRecord } from '../../dialogs/useRecord.ts';
+import { useNotices } from '../../state/notices.ts';
 
 /** Everything that happened to the part, newest first. Corrected and voided entries stay, struck through. */
 export function History({ part }: { readonly part: PartDetail }) {
   const shop = useShop();
   const show = useDialogs((s) => s.show);
+  const record = useRecord();
+  const say = useNotices((s) => s.say);
+  // Readings are taken again, not corrected.
+  const undo = (f: FactView): void =>
+    void record({
+      kind: 'voided',
+      partId: f.partId,
+      partName: part.card.name,
+      face: f.face,
+      happenedMs: Date.now(),
+      endedMs: null,
+      supersedes: f.factId,
+      body: {},
+    }).catch((e: unknown) =>
+      say({ tone: 'trouble', text: isRefusal(e) ? e.body.remedy : 'It could not be voided; try again.' }),
+    );
   const who = (id: string): string => shop.data?.people.find((p) => p.personId === id)?.name ?? id;
   return (
     <section aria-label="History" className="border border-line bg-panel p-3">
@@ -38,6 +57,14 @@ export function History({ part }: { readonly part: PartDetail }) {
                   onClick={() => show({ kind: 'log', partId: f.partId, factKind: f.kind, correct: f })}
                 >
                   Correct
+                </button>
+              ) : f.isStanding && f.kind === 'film-read' ? (
+                <button
+                  type="button"
+                  className="figure min-h-8 px-2 text-[13px] underline underline-offset-2 pointer-coarse:min-h-11"
+                  onClick={() => undo(f)}
+                >
+                  Void
                 </button>
               ) : null}
             </li>

@@ -11,6 +11,7 @@ import { Attention } from './Attention.tsx';
 import { LedgerTable } from './LedgerTable.tsx';
 import { ReceiveDialog } from './ReceiveDialog.tsx';
 import { Shopping } from './Shopping.tsx';
+import { StockHistory } from './StockHistory.tsx';
 import { TinRow } from './TinRow.tsx';
 import { WeighDialog } from './WeighDialog.tsx';
 
@@ -71,52 +72,55 @@ function Shelf({ shelf, sheets, zone }: Props) {
       </div>
       <Attention shelf={shelf} zone={zone} onWeigh={(tin) => setDialog({ kind: 'weigh', tin })} />
       <div className="grid items-start gap-4 xl:grid-cols-[minmax(0,1fr)_380px]">
-        <section aria-label="Tins" className="flex flex-col border border-line bg-panel">
-          {products.length === 0 ? (
-            <Empty
-              title="The shelf is empty"
-              text="Receive a tin: its product, batch and size. From then on every mix draws it down."
-            />
-          ) : null}
-          {products.map(([productId, name]) => {
-            const newest = sheets
-              .filter((s) => s.productId === productId)
-              .sort((a, b) => b.revision - a.revision)[0];
-            return (
-              <div
-                key={productId}
-                className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_184px]"
-              >
-                <div className="min-w-0">
-                  <h2 className="text-[16px]">{name}</h2>
-                  {tins
-                    .filter((t) => t.productId === productId)
-                    .sort(byContent)
-                    .map((t) => (
-                      <TinRow
-                        key={t.tinId}
-                        tin={t}
-                        colour={newest?.bandColour ?? 'var(--metal)'}
-                        isAsked={t.tinId === asked}
-                        hasRival={tins.some((x) => x !== t && isRival(x, t))}
-                        onWeigh={() => setDialog({ kind: 'weigh', tin: t })}
-                      />
-                    ))}
+        <div className="flex min-w-0 flex-col gap-4">
+          <section aria-label="Tins" className="flex flex-col border border-line bg-panel">
+            {products.length === 0 ? (
+              <Empty
+                title="The shelf is empty"
+                text="Receive a tin: its product, batch and size. From then on every mix draws it down."
+              />
+            ) : null}
+            {products.map(([productId, name]) => {
+              const newest = sheets
+                .filter((s) => s.productId === productId)
+                .sort((a, b) => b.revision - a.revision)[0];
+              return (
+                <div
+                  key={productId}
+                  className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_184px]"
+                >
+                  <div className="min-w-0">
+                    <h2 className="text-[16px]">{name}</h2>
+                    {tins
+                      .filter((t) => t.productId === productId)
+                      .sort(byContent)
+                      .map((t) => (
+                        <TinRow
+                          key={t.tinId}
+                          tin={t}
+                          colour={newest?.bandColour ?? 'var(--metal)'}
+                          isAsked={t.tinId === asked}
+                          hasRival={tins.some((x) => x !== t && isRival(x, t))}
+                          onWeigh={() => setDialog({ kind: 'weigh', tin: t })}
+                        />
+                      ))}
+                  </div>
+                  <div className="max-md:hidden">{newest ? <SheetTimes sheet={newest} /> : null}</div>
                 </div>
-                <div className="max-md:hidden">{newest ? <SheetTimes sheet={newest} /> : null}</div>
-              </div>
-            );
-          })}
-          <p className="border-t border-line px-3 py-2 text-[13px] text-quiet">
-            Times of each sheet against temperature: <span className="text-good">recoat from</span>,{' '}
-            <span className="text-bad">recoat until</span>, <span className="text-warn">pot life</span>.
-            Sheets are read and written as JSON under{' '}
-            <Link className="underline" to="/reference">
-              Reference
-            </Link>
-            .
-          </p>
-        </section>
+              );
+            })}
+            <p className="border-t border-line px-3 py-2 text-[13px] text-quiet">
+              Times of each sheet against temperature: <span className="text-good">recoat from</span>,{' '}
+              <span className="text-bad">recoat until</span>, <span className="text-warn">pot life</span>.
+              Sheets are read and written as JSON under{' '}
+              <Link className="underline" to="/reference">
+                Reference
+              </Link>
+              .
+            </p>
+          </section>
+          <StockHistory shelf={shelf} zone={zone} />
+        </div>
         <div className="flex flex-col gap-4">
           <Shopping shelf={shelf} />
           <LedgerTable accounts={shelf.accounts} />

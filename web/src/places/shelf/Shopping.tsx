@@ -1,7 +1,8 @@
 import { useState } from 'react';
-import type { ShelfResponse } from '@calvetta/contract';
+import type { ShelfResponse, ShoppingResponse } from '@calvetta/contract';
 import { CONTENT_WORDS } from '@calvetta/contract/words';
 import { useMachines, useShopping } from '../../api/queries.ts';
+import { PackDialog } from './PackDialog.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 
 const money = (cents: number): string => (cents / 100).toFixed(2);
@@ -12,6 +13,7 @@ export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
   const machines = useMachines();
   const [scope, setScope] = useState('all');
   const list = useShopping(scope);
+  const [packsOf, setPacksOf] = useState<ShoppingResponse['lines'][number] | null>(null);
   const packOf = (id: string) => shelf.packs.find((p) => p.packId === id);
   return (
     <section aria-label="Shopping" className="border border-line bg-panel p-3">
@@ -54,15 +56,20 @@ export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
                 </span>
               </td>
               <td className="figure py-1 pl-2 text-right whitespace-nowrap">
-                {l.cover === null ? (
-                  <span className="text-warn">no pack known</span>
-                ) : (
-                  l.cover.packs.map((p) => (
-                    <span key={p.offerId} className="block">
-                      {p.count} × {units.volume(packOf(p.offerId)?.sizeMl ?? 0)}
-                    </span>
-                  ))
-                )}
+                <button
+                  type="button"
+                  className={`text-right underline-offset-2 hover:underline pointer-coarse:min-h-11 ${l.cover === null ? 'text-warn underline' : ''}`}
+                  title="The packs it is sold in"
+                  onClick={() => setPacksOf(l)}
+                >
+                  {l.cover === null
+                    ? 'no pack known'
+                    : l.cover.packs.map((p) => (
+                        <span key={p.offerId} className="block">
+                          {p.count} × {units.volume(packOf(p.offerId)?.sizeMl ?? 0)}
+                        </span>
+                      ))}
+                </button>
               </td>
               <td className="figure py-1 pl-3 text-right">{l.cover === null ? '' : money(l.cover.cents)}</td>
             </tr>
@@ -81,8 +88,17 @@ export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
       </table>
       <p className="mt-1 text-[12px] text-quiet">
         Paint by area, film and profile at the usual transfer of a low-pressure gun; the parts without an area
-        are not in it.
+        are not in it. A pack opens the sizes it is sold in.
       </p>
+      {packsOf ? (
+        <PackDialog
+          productId={packsOf.productId}
+          productName={packsOf.productName}
+          content={packsOf.content}
+          packs={shelf.packs}
+          onClose={() => setPacksOf(null)}
+        />
+      ) : null}
     </section>
   );
 }

@@ -16,6 +16,9 @@ interface Props {
   readonly onWeigh: () => void;
 }
 
+/** On a phone the button stands beside both lines. */
+const BUTTON_AT = 'max-sm:col-start-4 max-sm:row-span-2 max-sm:row-start-1';
+
 /** One tin in a line: what is left, of which batch, for how long, and whether it is its turn. */
 export function TinRow({ tin, colour, isAsked, hasRival, onWeigh }: Props) {
   const nowMs = useNowMs();
@@ -42,16 +45,20 @@ export function TinRow({ tin, colour, isAsked, hasRival, onWeigh }: Props) {
         <span className="text-[12px] text-quiet"> /{units.volume(tin.sizeMl)}</span>
       </span>
       <span
-        className={`text-[13px] max-sm:col-span-3 max-sm:col-start-2 ${tin.isExpired ? 'text-bad' : isSoon(tin, nowMs) ? 'text-warn' : 'text-quiet'}`}
+        className={`text-[13px] max-sm:col-span-2 max-sm:col-start-2 max-sm:row-start-2 ${tin.isExpired ? 'text-bad' : isSoon(tin, nowMs) ? 'text-warn' : 'text-quiet'}`}
       >
         {expiryWords(tin, nowMs)}
       </span>
       {tin.openedMs === null ? (
-        <Button isInRow onClick={() => void stock({ kind: 'tin-opened', about, body: { tinId: tin.tinId } })}>
+        <Button
+          isInRow
+          className={BUTTON_AT}
+          onClick={() => void stock({ kind: 'tin-opened', about, body: { tinId: tin.tinId } })}
+        >
           Open
         </Button>
       ) : (
-        <Button isInRow onClick={onWeigh}>
+        <Button isInRow className={BUTTON_AT} onClick={onWeigh}>
           Weigh
         </Button>
       )}

@@ -8,6 +8,7 @@ import { Field } from '../../ui/Field.tsx';
 import { Foot } from '../../ui/Foot.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
+import { LabelDialog } from './LabelDialog.tsx';
 import { tinName } from './tinWords.ts';
 
 interface Props {
@@ -41,6 +42,7 @@ export function WeighDialog({ tin, sheets, onClose }: Props) {
   const stock = useStock();
   const [gross, setGross] = useState('');
   const [tare, setTare] = useState(tin.tareG === null ? '' : String(tin.tareG));
+  const [isLabel, setLabel] = useState(false);
   const [problem, setProblem] = useState<string | null>(null);
   const density = contentDensity(tin, sheets);
   const netG = numberOf(gross) - numberOf(tare);
@@ -60,6 +62,7 @@ export function WeighDialog({ tin, sheets, onClose }: Props) {
   };
   const bin = (): void =>
     void stock({ kind: 'tin-binned', about: tinName(tin), body: { tinId: tin.tinId } }).then(onClose);
+  if (isLabel) return <LabelDialog tin={tin} onClose={onClose} />;
   return (
     <Panel
       title="How much is in it?"
@@ -99,6 +102,9 @@ export function WeighDialog({ tin, sheets, onClose }: Props) {
         <Foot>
           <Button look="main" disabled={!isPossible} onClick={() => store(ml!, 'weighed')}>
             Store the weight
+          </Button>
+          <Button look="quiet" onClick={() => setLabel(true)}>
+            Correct its label
           </Button>
           <Button look="quiet" onClick={bin}>
             Bin it, with what is in it
