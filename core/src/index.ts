@@ -29,6 +29,7 @@ export * from './products/curve.ts';
 export * from './products/binder.ts';
 export * from './products/sheet.ts';
 export * from './products/traits.ts';
+export * from './products/traitsByBinder.ts';
 export * from './products/catalogue/index.ts';
 export * from './cure/rate.ts';
 export * from './cure/clock.ts';

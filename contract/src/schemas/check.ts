@@ -1,5 +1,5 @@
 import type Joi from 'joi';
-import type { FieldProblem } from '../api.ts';
+import type { FieldProblem } from '../errors.ts';
 
 /** Joi's verdict as field problems: which field, what came, what would be accepted. */
 export function problemsOf(error: Joi.ValidationError): FieldProblem[] {

@@ -1,4 +1,4 @@
-import type { ErrorCode } from '../api.ts';
+import type { ErrorCode } from '../errors.ts';
 
 /** What would make it possible: one sentence per refusal, shared by server, page and documents. */
 export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {

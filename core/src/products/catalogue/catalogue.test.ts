@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { fitCurve } from '../curve.ts';
 import { withActivation, type ProductSheet } from '../sheet.ts';
-import { metalOf, TRAITS_BY_BINDER, traitsOf } from '../traits.ts';
+import { metalOf } from '../traits.ts';
+import { TRAITS_BY_BINDER, traitsOf } from '../traitsByBinder.ts';
 import { CATALOGUE_SHEETS, familiesOf } from './index.ts';
 
 const sheets = CATALOGUE_SHEETS.map((s) => [s.name, s] as const);

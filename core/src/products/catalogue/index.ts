@@ -1,5 +1,6 @@
 import type { ProductSheet } from '../sheet.ts';
-import { traitsOf, type SheetTraits } from '../traits.ts';
+import type { SheetTraits } from '../traits.ts';
+import { traitsOf } from '../traitsByBinder.ts';
 import { DEEP_SHEETS } from './deepSheets.ts';
 import { inheritedSheets } from './inherited.ts';
 import { MORE_DEEP_SHEETS } from './moreSheets.ts';

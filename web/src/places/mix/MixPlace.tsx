@@ -1,25 +1,20 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { thinnerGrade, thinnerStartPct, traitsOf, type Content, type ProductSheet } from '@calvetta/core';
+import type { Content, ProductSheet } from '@calvetta/core';
 import type { BenchResponse, ShelfResponse, TinView } from '@calvetta/contract';
-import { CAUTION_WORDS, CONTENT_WORDS, THINNER_WORDS } from '@calvetta/contract/words';
 import { useBench, useSheets, useShelf, useShop } from '../../api/queries.ts';
 import { failureWords } from '../../dialogs/failureWords.ts';
-import { isRefusal, problemAt } from '../../dialogs/refusal.ts';
-import { useStock } from '../../dialogs/useStock.ts';
-import type { ApiError } from '../../api/client.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
-import { newId } from '../../ui/newId.ts';
 import { Waiting } from '../../ui/Trouble.tsx';
-import { useUnits } from '../../ui/useUnits.ts';
+import { BatchHead, SmallBatch } from './BatchHead.tsx';
 import { BatchPanel, smallestThatHolds } from './BatchPanel.tsx';
 import { FlowCupPanel } from './FlowCupPanel.tsx';
 import { groupsOf, MARGIN_PCT, needOf, totalOf, type JobGroup } from './job.ts';
 import { JobPanel, type ProductOption } from './JobPanel.tsx';
 import { LiveMixes } from './LiveMixes.tsx';
-import { FIRST_JOB, roundedUp, tinFor, tinsFor, workOut, type MixJob } from './mixJob.ts';
+import { FIRST_JOB, roundedUp, tinFor, workOut, type MixJob } from './mixJob.ts';
 import { OverPour } from './OverPour.tsx';
+import { Pouring } from './Pouring.tsx';
+import { thinOf } from './thin.ts';
 import { readMl } from './useMl.ts';
 
 /** How much to mix, to which mark on this cup, and what else it can paint. */
@@ -137,7 +132,7 @@ function Mixer({ bench, shelf, sheets, volumeSystem }: MixerProps) {
         />
         <div className="flex min-w-0 flex-col gap-4">
           <section aria-label="The batch" className="flex flex-col gap-3 border border-line bg-panel p-3">
-            <Heading
+            <BatchHead
               sheet={sheet}
               colour={colour}
               thin={thin}
@@ -224,34 +219,6 @@ function firstJob(
   };
 }
 
-interface Thin {
-  readonly pct: number;
-  readonly mostPct: number;
-  readonly suggestedPct: number;
-  readonly problem: string | null;
-  readonly airC: number | null;
-}
-
-/** Thinner as typed, else as suggested for the air; more than the sheet allows is said, not swallowed. */
-function thinOf(job: MixJob, sheet: ProductSheet | undefined, airC: number | null): Thin {
-  if (!sheet) return { pct: 0, mostPct: 0, suggestedPct: 0, problem: null, airC };
-  const { thinMaxPct } = traitsOf(sheet);
-  const mostPct = job.by === 'brush' || job.by === 'roller' ? thinMaxPct.brush : thinMaxPct.gun;
-  const start = thinnerStartPct(mostPct, airC ?? 18);
-  const suggestedPct = start.ok ? Math.round(start.value) : 0;
-  if (job.thin === null) return { pct: suggestedPct, mostPct, suggestedPct, problem: null, airC };
-  const typed = Number(job.thin.replace(',', '.'));
-  if (job.thin.trim() === '' || !Number.isFinite(typed) || typed < 0 || typed > 100)
-    return { pct: suggestedPct, mostPct, suggestedPct, problem: 'a number from 0 to 100', airC };
-  return {
-    pct: typed,
-    mostPct,
-    suggestedPct,
-    problem: typed > mostPct ? `the sheet allows ${mostPct} % laid on so` : null,
-    airC,
-  };
-}
-
 function plannedInput(
   sheet: ProductSheet,
   job: MixJob,
@@ -280,191 +247,4 @@ function pouredOf(job: MixJob, volumeSystem: 'us' | 'imperial') {
     ml: isGiven && !isBad ? { aMl: a.ml ?? 0, bMl: b.ml ?? 0, thinnerMl: thinner.ml ?? 0 } : null,
     problems: { a: a.problem, b: b.problem, thinner: thinner.problem },
   };
-}
-
-interface HeadingProps {
-  readonly sheet: ProductSheet;
-  readonly colour: string | null;
-  readonly thin: Thin;
-  readonly job: MixJob;
-  readonly places: BenchResponse['places'];
-  readonly onChange: (patch: Partial<MixJob>) => void;
-}
-
-function Heading({ sheet, colour, thin, job, places, onChange }: HeadingProps) {
-  const units = useUnits();
-  const { mix } = traitsOf(sheet);
-  const ratio = mix === null ? 'one-pack' : `${mix.a}:${mix.b} by ${mix.by}`;
-  return (
-    <div className="flex flex-wrap items-start justify-between gap-3">
-      <div>
-        <h2 className="text-[20px] leading-tight">
-          {sheet.name}
-          {colour === null ? '' : `, ${colour}`}
-        </h2>
-        <p className="text-[14px] text-quiet">
-          {ratio} · {sheet.vsPct} % solids by volume · {sheet.source}
-        </p>
-      </div>
-      <div className="flex flex-wrap gap-3">
-        <Field label="Mixed in">
-          <select
-            aria-label="Mixed in"
-            value={job.placeId ?? places[0]?.placeId ?? ''}
-            onChange={(e) => onChange({ placeId: e.target.value })}
-          >
-            {places.map((p) => (
-              <option key={p.placeId} value={p.placeId}>
-                {p.name} {units.temp(p.airC)}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field
-          label={`Thinner, % · ${THINNER_WORDS[thinnerGrade(thin.airC ?? 18)]} grade`}
-          problem={thin.problem}
-          hint={`start with ${thin.suggestedPct}, at most ${thin.mostPct}; the flow cup decides`}
-        >
-          <input
-            className="w-24"
-            aria-label="Thinner, %"
-            inputMode="decimal"
-            value={job.thin ?? String(thin.suggestedPct)}
-            onChange={(e) => onChange({ thin: e.target.value })}
-          />
-        </Field>
-      </div>
-    </div>
-  );
-}
-
-interface SmallProps {
-  readonly mixedMl: number;
-  readonly smallestMl: number;
-  readonly onUse: () => void;
-}
-
-/** Too little to measure the ratio by: says how much is enough, and offers it. */
-function SmallBatch({ mixedMl, smallestMl, onUse }: SmallProps) {
-  const units = useUnits();
-  if (mixedMl >= smallestMl - 1e-9) return null;
-  return (
-    <p role="alert" className="flex flex-wrap items-center gap-3 border-l-4 border-mark bg-ground px-3 py-1">
-      <span>
-        Less than {units.volume(smallestMl)} cannot be measured to 5 % on a cup read to 1 mL: weigh it, or mix
-        more.
-      </span>
-      <Button onClick={onUse}>Mix {units.volume(smallestMl)}</Button>
-    </p>
-  );
-}
-
-interface PouringProps {
-  readonly sheet: ProductSheet;
-  readonly colour: string | null;
-  readonly tins: Readonly<Record<Content, TinView | null>>;
-  readonly all: readonly TinView[];
-  readonly batch: { readonly aMl: number; readonly bMl: number; readonly thinnerMl: number } | null;
-  readonly placeId: string | null;
-  readonly onTin: (content: Content, tinId: string) => void;
-  readonly onMixed: () => void;
-}
-
-const NEED = { paint: 'aMl', hardener: 'bMl', thinner: 'thinnerMl' } as const;
-
-/** Which tins it comes from, what to mind, and the touch that starts its clock. */
-function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMixed }: PouringProps) {
-  const units = useUnits();
-  const stock = useStock();
-  const [error, setError] = useState<ApiError | null>(null);
-  const [isBusy, setBusy] = useState(false);
-  const contents = (['paint', 'hardener', 'thinner'] as const).filter(
-    (c) => c === 'paint' || (batch?.[NEED[c]] ?? 0) > 0,
-  );
-  const round = (ml: number): number => Number(ml.toFixed(1));
-  const mix = (): void => {
-    if (!batch || !tins.paint) return;
-    setBusy(true);
-    setError(null);
-    stock({
-      kind: 'mixed',
-      about: `${sheet.name}${colour === null ? '' : `, ${colour}`}`,
-      body: {
-        mixId: newId(),
-        sheetId: sheet.sheetId,
-        colour,
-        aTinId: tins.paint.tinId,
-        bTinId: batch.bMl > 0 ? (tins.hardener?.tinId ?? null) : null,
-        thinnerTinId: batch.thinnerMl > 0 ? (tins.thinner?.tinId ?? null) : null,
-        aMl: round(batch.aMl),
-        bMl: round(batch.bMl),
-        thinnerMl: round(batch.thinnerMl),
-        placeId,
-      },
-    })
-      .then(onMixed)
-      .catch((e: unknown) => {
-        if (!isRefusal(e)) throw e;
-        setError(e);
-      })
-      .finally(() => setBusy(false));
-  };
-  const isReady = batch !== null && tins.paint !== null && (batch.bMl === 0 || tins.hardener !== null);
-  return (
-    <section aria-label="Pouring" className="flex flex-col gap-2 border border-line bg-panel p-3">
-      <h2 className="text-[18px]">From these tins</h2>
-      <div className="grid gap-2 md:grid-cols-3">
-        {contents.map((c) => {
-          const list = tinsFor(all, sheet.productId, c, c === 'paint' ? colour : null);
-          const tin = tins[c];
-          const short = batch && tin ? batch[NEED[c]] - tin.levelMl : 0;
-          return (
-            <Field
-              key={c}
-              label={CONTENT_WORDS[c]}
-              problem={
-                tin === null
-                  ? `no tin of ${CONTENT_WORDS[c]} on the shelf: receive one first`
-                  : tin.isExpired
-                    ? 'past its date: test it on scrap, or take a fresh one'
-                    : short > 0.5
-                      ? `${units.volume(short)} less in it than this takes`
-                      : problemAt(error, c === 'paint' ? 'body.aTinId' : 'body.bTinId')
-              }
-              hint={tin?.turn === 0 ? 'its turn: first in, first out' : undefined}
-            >
-              <select
-                aria-label={`Tin of ${CONTENT_WORDS[c]}`}
-                value={tin?.tinId ?? ''}
-                onChange={(e) => onTin(c, e.target.value)}
-              >
-                {list.length === 0 ? <option value="">none</option> : null}
-                {list.map((t) => (
-                  <option key={t.tinId} value={t.tinId}>
-                    {t.batch ?? 'no batch'} · {units.volume(t.levelMl)}
-                    {t.isExpired ? ' · past its date' : ''}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          );
-        })}
-      </div>
-      <ul className="list-[square] pl-5 text-[14px]">
-        <li>Strain it into the gun; drain the moisture trap before you spray.</li>
-        {sheet.stages.induction ? <li>Let it stand its induction time before it is used.</li> : null}
-        {sheet.cautions.map((c) => (
-          <li key={c}>{CAUTION_WORDS[c] ?? c}</li>
-        ))}
-      </ul>
-      {error ? (
-        <p role="alert" className="text-bad">
-          {error.body.remedy}
-        </p>
-      ) : null}
-      <Button look="main" className="self-start" disabled={!isReady || isBusy} onClick={mix}>
-        Mixed now: start its clock
-      </Button>
-    </section>
-  );
 }
