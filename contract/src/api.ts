@@ -215,6 +215,8 @@ export interface PartDetail extends Moment {
   readonly pairPartId: string | null;
   /** Paint on it by what its mixes cost, cents; null when nothing is known. */
   readonly paintCents: number | null;
+  /** Mass of the film that is on; null without an area. */
+  readonly paintKg: number | null;
   readonly faces: readonly FaceView[];
   readonly route: readonly RouteStepView[];
   /** Where the route comes from; null: typed in with the part. */

@@ -83,6 +83,13 @@ export interface ShelfResponse {
   readonly lines: readonly (StockLine & { readonly productName: string })[];
   readonly groups: readonly (GroupCheck & { readonly productName: string })[];
   readonly hardeners: readonly (HardenerTrouble & { readonly productName: string })[];
+  /** Colour groups on which two batches have met already. */
+  readonly mixedGroups: readonly {
+    readonly colourGroup: string;
+    readonly productId: string;
+    readonly productName: string;
+    readonly batches: readonly { readonly batch: string; readonly partNames: readonly string[] }[];
+  }[];
   /** What happened last to the stock and stands, oldest first. */
   readonly facts: readonly StockFact[];
 }

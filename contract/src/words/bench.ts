@@ -232,6 +232,7 @@ export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
   'not-a-listed-follower': 'the sheet lists its followers, and this is not one',
   'one-pack-silent': 'one-pack, sheet silent on recoat: ask the maker',
   'no-min-recoat': 'the sheet gives no recoat time',
+  'mix-gone': 'the mix is past its pot life',
   'bare-limit': 'no bare-metal limit is known for this metal: ask',
   clock: 'the record or the sheet does not cover this temperature',
 };

@@ -3,3 +3,4 @@ export * from './stock.ts';
 export * from './ledger.ts';
 export * from './cover.ts';
 export * from './needs.ts';
+export * from './laid.ts';

@@ -7,14 +7,16 @@ import { sqlState } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { announce } from '../live/live.ts';
+import { shelfNow } from '../shelf/shelfNow.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 import {
   findCoatsOver,
   findFact,
-  findMixedAt,
+  findMixed,
   findSuperseding,
   insertFact,
   missingReferences,
+  productOf,
 } from './facts.sql.ts';
 
 /** A device's clock may run a little ahead of the server's. */
@@ -142,25 +144,47 @@ async function checkOrder(tx: Db, workshopId: string, f: FactInput): Promise<voi
     });
 }
 
-/** A coat cannot be older than the mix it came from. */
+/** A coat cannot be older than the mix it came from, nor of another product. */
 async function checkMix(tx: Db, workshopId: string, f: FactInput): Promise<void> {
   const mixId = f.body['mixId'];
   if (f.kind !== 'coated' || typeof mixId !== 'string') return;
-  const mixedAt = await findMixedAt(tx, workshopId, mixId);
-  if (mixedAt === null || Date.parse(f.endedAt ?? f.happenedAt) >= mixedAt) return;
+  const mixed = await findMixed(tx, workshopId, mixId);
+  if (mixed === null) throw new AppError('unknown-reference', { fields: ['body.mixId'] });
+  const product = await productOf(tx, workshopId, String(f.body['sheetId']));
+  if (product !== mixed.productId)
+    throw invalidInput([
+      {
+        field: 'body.mixId',
+        code: 'other-product',
+        got: mixed.productId,
+        accepts: `a mix of ${product ?? 'this product'}`,
+      },
+    ]);
+  if (Date.parse(f.endedAt ?? f.happenedAt) >= mixed.atMs) return;
   throw invalidInput([
     {
       field: 'happenedAt',
       code: 'before-mixed',
       got: f.happenedAt,
-      accepts: `not before it was mixed, ${new Date(mixedAt).toISOString()}`,
+      accepts: `not before it was mixed, ${new Date(mixed.atMs).toISOString()}`,
     },
   ]);
+}
+
+/** Paint past its pot life does not bond and does not cure: refused without a reason, as a shut window is. */
+async function judgeMix(deps: Deps, f: FactInput): Promise<void> {
+  const mixId = f.body['mixId'];
+  const snapshot = typeof mixId === 'string' ? await deps.model.snapshot() : null;
+  const mix = snapshot && shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === mixId);
+  const goneMs = mix?.clock.gone?.nominalMs ?? null;
+  if (goneMs !== null && Date.parse(f.happenedAt) >= goneMs)
+    throw new AppError('coat-refused', { why: 'mix-gone', goneMs });
 }
 
 /** Refuses a coat that the clocks forbid unless a reason goes into the ledger with it. Unknown asks for a reason too. */
 async function judgeCoat(deps: Deps, f: FactInput): Promise<void> {
   if (typeof f.body['reason'] === 'string') return;
+  await judgeMix(deps, f);
   const atMs = Math.min(Date.parse(f.happenedAt), deps.nowMs());
   const part = await deps.model.partAt(f.partId, atMs);
   const sheet = part && (await deps.model.shop())?.sheets.get(String(f.body['sheetId']));

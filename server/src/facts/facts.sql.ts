@@ -59,15 +59,29 @@ export async function findCoatsOver(db: Db, workshopId: string, factId: string):
   return rows.map(toFact);
 }
 
-/** When a mix was made by its standing entry, epoch ms; null when there is none. */
-export async function findMixedAt(db: Db, workshopId: string, mixId: string): Promise<number | null> {
-  const { rows } = await db.query<{ ms: number }>(
-    `select (extract(epoch from happened_at) * 1000)::float8 as ms from stock_fact f
-     where workshop_id = $1 and kind = 'mixed' and body ->> 'mixId' = $2
-     and not exists (select 1 from stock_fact s where s.workshop_id = f.workshop_id and s.supersedes = f.fact_id)`,
+/** When a mix was made by its standing entry, epoch ms, and of which product; null when there is none. */
+export async function findMixed(
+  db: Db,
+  workshopId: string,
+  mixId: string,
+): Promise<{ readonly atMs: number; readonly productId: string } | null> {
+  const { rows } = await db.query<{ atMs: number; productId: string }>(
+    `select (extract(epoch from f.happened_at) * 1000)::float8 as "atMs", s.product_id as "productId" from stock_fact f
+     join sheet s on s.workshop_id = f.workshop_id and s.sheet_id = f.body ->> 'sheetId'
+     where f.workshop_id = $1 and f.kind = 'mixed' and f.body ->> 'mixId' = $2
+     and not exists (select 1 from stock_fact n where n.workshop_id = f.workshop_id and n.supersedes = f.fact_id)`,
     [workshopId, mixId],
   );
-  return rows[0]?.ms ?? null;
+  return rows[0] ?? null;
+}
+
+/** The product a sheet is of; null when there is no such sheet. */
+export async function productOf(db: Db, workshopId: string, sheetId: string): Promise<string | null> {
+  const { rows } = await db.query<{ id: string }>(
+    'select product_id as id from sheet where workshop_id = $1 and sheet_id = $2',
+    [workshopId, sheetId],
+  );
+  return rows[0]?.id ?? null;
 }
 
 /** The part's, place's, sheet's or person's existence, checked together. */

@@ -1,10 +1,12 @@
 import {
   airFiguresOf,
+  filmMassKg,
   ofKind,
   originMs,
   standingFacts,
   STAGES,
   surfaceAt,
+  traitsOf,
   wettingPointOf,
   wholeSurvey,
   type FaceResult,
@@ -149,6 +151,20 @@ function paintCents(views: readonly FactView[]): number | null {
   return known.length === 0 ? null : known.reduce((s, c) => s + c, 0);
 }
 
+/** Mass of the film that is on, kg, measured where it was; null without an area. */
+function paintKg(part: DerivedPart): number | null {
+  const { areaM2, faceCount } = part.row;
+  if (areaM2 === null) return null;
+  return part.state.faces.reduce(
+    (sum, face) =>
+      face.coats.reduce((s, c) => {
+        const kg = filmMassKg(areaM2 / faceCount, c.measuredUm ?? c.dftUm, traitsOf(c.sheet).dryDensityKgL);
+        return s + (kg.ok ? kg.value : 0);
+      }, sum),
+    0,
+  );
+}
+
 function routeSetView(part: DerivedPart): PartDetail['routeSet'] {
   const set = routeSetOf(standingFacts(part.facts));
   return set && { factId: set.factId, origin: set.body.origin, reason: set.body.reason ?? null };
@@ -176,6 +192,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     colourGroup: row.colourGroup,
     pairPartId: row.pairPartId,
     paintCents: paintCents(facts),
+    paintKg: paintKg(part),
     faces: state.faces.map((f) => faceView(snapshot, f)),
     route: routeViews(snapshot, part),
     routeSet: routeSetView(part),

@@ -136,6 +136,32 @@ describe('a mix', () => {
     const s = await shelf();
     expect(s.mixes[0]).toMatchObject({ leftMl: 170, uses: [{ partId: FRAME, ml: 330 }] });
   });
+  it('of another product, or past its pot life without a reason, no coat is from it', async () => {
+    const gloss = factInput('coated', FRAME, 0.95, {
+      sheetId: 'gloss-2k.1',
+      dftUm: 45,
+      mixId: 'm1',
+      usedMl: 10,
+      reason: 'trial',
+    });
+    expect(problem(await app.post('/api/facts', { facts: [gloss] }))).toMatchObject({
+      field: 'body.mixId',
+      code: 'other-product',
+    });
+    const before = app.clock.nowMs;
+    app.clock.nowMs = before + 7 * 3_600_000;
+    const late = factInput('coated', FRAME, 7.5, {
+      sheetId: 'epoxy-primer.1',
+      dftUm: 60,
+      mixId: 'm1',
+      usedMl: 10,
+    });
+    expect(await app.post('/api/facts', { facts: [late] })).toMatchObject({
+      status: 422,
+      body: { code: 'coat-refused', details: { why: 'mix-gone' } },
+    });
+    app.clock.nowMs = before;
+  });
   it('litres balance, and a measured film above the pour is shown as a conflict', async () => {
     const read = factInput('film-read', FRAME, 0.95, {
       scope: 'system',

@@ -7,6 +7,7 @@ import {
   hardenerTrouble,
   isUsable,
   ledgerOf,
+  mixedGroups,
   mixClock,
   ofKind,
   originMs,
@@ -22,7 +23,9 @@ import {
   type CoatUse,
   type GroupCheck,
   type HardenerTrouble,
+  type LaidFinish,
   type Ledger,
+  type MixedGroup,
   type MixClock,
   type MixState,
   type PlannedCoat,
@@ -52,6 +55,7 @@ export interface ShelfNow {
   readonly lines: readonly StockLine[];
   readonly groups: readonly GroupCheck[];
   readonly hardeners: readonly HardenerTrouble[];
+  readonly mixedGroups: readonly MixedGroup[];
 }
 
 /** Air taken for a need's thinner when nothing is measured: a heated booth. */
@@ -93,6 +97,7 @@ function derive(snapshot: Snapshot): ShelfNow {
     needs,
     lines: stockLines(needs, tins, mixOf, nowMs),
     groups: groupChecks(needs, tins, mixOf, nowMs),
+    mixedGroups: mixedGroups([...snapshot.parts.values()].flatMap((p) => finishesOn(snapshot, p, ledger))),
     hardeners: products.flatMap((id) => hardenerTrouble(tins, id, mixOf(id).bPerA, nowMs) ?? []),
   };
 }
@@ -215,6 +220,23 @@ function needsOf(snapshot: Snapshot, part: DerivedPart): CoatNeed[] {
             },
           ];
     }),
+  );
+}
+
+/** Finish coats on a part of a colour group, with their batch: by the mix where one is named, else as logged. */
+function finishesOn(snapshot: Snapshot, part: DerivedPart, ledger: Ledger): LaidFinish[] {
+  const { colourGroup, partId } = part.row;
+  if (colourGroup === null) return [];
+  const bodies = new Map(ofKind(part.facts, 'coated').map((f) => [f.factId, f.body]));
+  return part.state.faces.flatMap((face) =>
+    face.coats
+      .filter((c) => c.sheet.role === 'finish')
+      .map((c) => {
+        const mixId = bodies.get(c.factId)?.mixId;
+        const tinId = mixId === undefined ? undefined : ledger.mixes.get(mixId)?.fact.body.aTinId;
+        const batch = snapshot.shop.tins.find((t) => t.tinId === tinId)?.batch ?? c.batch;
+        return { partId, colourGroup, productId: c.sheet.productId, batch };
+      }),
   );
 }
 

@@ -98,6 +98,13 @@ export function shelfResponse(snapshot: Snapshot): ShelfResponse {
     lines: shelf.lines.map(named),
     groups: shelf.groups.map(named),
     hardeners: shelf.hardeners.map(named),
+    mixedGroups: shelf.mixedGroups.map((g) => ({
+      ...named(g),
+      batches: g.batches.map((b) => ({
+        batch: b.batch,
+        partNames: b.partIds.map((id) => snapshot.parts.get(id)?.row.name ?? id),
+      })),
+    })),
     facts: standingStock(shop.stock).slice(-FACTS_SHOWN),
   };
 }

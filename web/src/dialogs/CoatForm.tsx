@@ -13,6 +13,7 @@ import { CAUTION_WORDS, FACT_WORDS } from '@calvetta/contract/words';
 import type { ApiError } from '../api/client.ts';
 import { useSheets, useShelf } from '../api/queries.ts';
 import { needOf } from '../places/mix/job.ts';
+import { isMixGone } from '../places/mixWords.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -63,9 +64,12 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
   const mixes = (shelf.data?.mixes ?? []).filter(
     (m) => m.sheetId === sheetId && (m.leftMl > 1 || m.mixId === known?.mixId),
   );
-  // The cup that stands there is what it was coated from, unless someone says otherwise.
-  const mix = mixes.find((m) => m.mixId === (mixId ?? mixes[0]?.mixId));
-  const used = usedText ?? (mix && sheet ? usualUse(part.card, sheet, mix) : '');
+  // The cup that stands there is what it was coated from, unless someone says otherwise: of its colour, and still good.
+  const usual = mixes.find((m) => mayBeFrom(m, part) && !isMixGone(m, part.nowMs));
+  const chosenMixId = mixId ?? usual?.mixId ?? '';
+  const mix = mixes.find((m) => m.mixId === chosenMixId);
+  const used =
+    usedText ?? (mix && sheet ? usualUse(part.card, sheet, mix, face === null ? part.faces.length : 1) : '');
   const [problem, setProblem] = useState<string | null>(null);
   const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
   const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
@@ -83,8 +87,7 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
       return;
     }
     const usedMl = Number(used.replace(',', '.'));
-    const mixed =
-      mix && mixId !== '' ? { mixId: mix.mixId, ...mixFields(mix), ...(usedMl > 0 ? { usedMl } : {}) } : {};
+    const mixed = mix ? { mixId: mix.mixId, ...mixFields(mix), ...(usedMl > 0 ? { usedMl } : {}) } : {};
     const below = standingCoats(part, view.face).find((c) => c.factId !== correct?.factId);
     submit(
       {
@@ -153,13 +156,14 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
       {mixes.length > 0 ? (
         <MixChoice
           mixes={mixes}
-          chosen={mixId ?? mixes[0]!.mixId}
+          chosen={chosenMixId}
           used={used}
+          nowMs={part.nowMs}
           onMix={setMixId}
           onUsed={setUsed}
         />
       ) : null}
-      {mix && mixId !== '' ? null : (
+      {mix ? null : (
         <div className="grid grid-cols-2 gap-3">
           <Field label="Batch" hint="on the tin; left and right from one">
             <input value={batch} onChange={(e) => setBatch(e.target.value)} />
@@ -207,10 +211,16 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
 }
 
 /** What a coat of this part usually takes from a cup, thinner in it, mL; no more than the cup holds. Empty without an area. */
-function usualUse(card: PartCard, sheet: ProductSheet, mix: MixView): string {
+function usualUse(card: PartCard, sheet: ProductSheet, mix: MixView, faces: number): string {
   const { need } = needOf(card, sheet, { by: 'hvlp', shape: 'flat', thinPct: mix.thinPct });
-  return need?.ok ? Math.min(mix.leftMl, need.value.mixedMl * (1 + mix.thinPct / 100)).toFixed(0) : '';
+  return need?.ok
+    ? Math.min(mix.leftMl, faces * need.value.mixedMl * (1 + mix.thinPct / 100)).toFixed(0)
+    : '';
 }
+
+/** A cup of no colour, or of the part's own. */
+const mayBeFrom = (m: MixView, part: PartDetail): boolean =>
+  m.colour === null || m.colour === part.colourGroup;
 
 const mixFields = (m: MixView) => ({
   ...(m.batch === null ? {} : { batch: m.batch }),
@@ -221,12 +231,13 @@ interface MixChoiceProps {
   readonly mixes: readonly MixView[];
   readonly chosen: string;
   readonly used: string;
+  readonly nowMs: number;
   readonly onMix: (mixId: string) => void;
   readonly onUsed: (used: string) => void;
 }
 
 /** The cup it came from: batch, thinner and age follow from it, and what it used goes off the cup. */
-function MixChoice({ mixes, chosen, used, onMix, onUsed }: MixChoiceProps) {
+function MixChoice({ mixes, chosen, used, nowMs, onMix, onUsed }: MixChoiceProps) {
   const units = useUnits();
   return (
     <div className="grid grid-cols-2 gap-3">
@@ -236,6 +247,7 @@ function MixChoice({ mixes, chosen, used, onMix, onUsed }: MixChoiceProps) {
             <option key={m.mixId} value={m.mixId}>
               {units.volume(m.leftMl)} left{m.colour === null ? '' : `, ${m.colour}`}
               {m.batch === null ? '' : `, batch ${m.batch}`}
+              {isMixGone(m, nowMs) ? ' · gone off' : ''}
             </option>
           ))}
           <option value="">none of these</option>

@@ -20,6 +20,8 @@ export function refusalWords(error: ApiError): string {
   const why = String(details['why']);
   if (why === 'held' || why === 'marginal')
     return 'The gates are not a clear pass. If it was done all the same, say why and it is recorded so.';
+  if (why === 'mix-gone')
+    return 'Refused: that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, say why and it is recorded so.';
   const act = (details['act'] as { code?: keyof typeof ACT_WORDS } | undefined)?.code;
   const words = SHUT_REASON_WORDS[why] ?? HEADLINE_WORDS[why as keyof typeof HEADLINE_WORDS];
   return `Refused: the face is ${words}. Next act: ${act ? ACT_WORDS[act].toLowerCase() : 'see Why?'}. If it was done all the same, say why and it is recorded so.`;

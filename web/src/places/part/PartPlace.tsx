@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, useParams } from 'react-router';
+import { hingeMomentNm } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SUBSTRATE_WORDS, SURFACE_BASIS_WORDS } from '@calvetta/contract/words';
 import { usePart } from '../../api/queries.ts';
@@ -151,6 +152,16 @@ function BigSection({ part }: { readonly part: PartDetail }) {
   );
 }
 
+/** What paint adds; on a control surface also what it does about the hinge, for the licensed person who re-balances it. */
+function paintMass(part: PartDetail): string {
+  const kg = part.paintKg ?? 0;
+  const mass = kg < 1 ? `${(kg * 1000).toFixed(0)} g` : `${kg.toFixed(2)} kg`;
+  const moment = hingeMomentNm(kg, 0.1);
+  return part.survey?.criticality.includes('control-surface') && moment.ok
+    ? `${mass} · ${moment.value.toFixed(2)} N·m for each 0.1 m behind the hinge: re-balanced by a licensed person`
+    : mass;
+}
+
 /** Money of the paint on a part, and by the square metre. */
 const paintCost = (cents: number, areaM2: number | null): string =>
   `${(cents / 100).toFixed(2)}${areaM2 === null ? '' : ` · ${(cents / 100 / areaM2).toFixed(2)} a m²`}, by its mixes`;
@@ -166,6 +177,7 @@ function Figures({ part }: { readonly part: PartDetail }) {
     ['Area, mass', `${units.area(card.areaM2)} · ${part.massKg === null ? '—' : `${part.massKg} kg`}`],
     ['Lag behind air', lag === null ? 'unknown: give mass and area' : duration(lag.tauS * 1000)],
     ['Colour group', part.colourGroup ?? '—'],
+    ...(part.paintKg === null || part.paintKg === 0 ? [] : [['Paint weighs', paintMass(part)] as const]),
     ...(part.paintCents === null ? [] : [['Paint on it', paintCost(part.paintCents, card.areaM2)] as const]),
   ];
   return (

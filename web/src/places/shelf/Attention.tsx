@@ -64,6 +64,18 @@ export function Attention({ shelf, zone, onWeigh }: Props) {
             Two batches side by side show: buy one batch, or pour the tins together before the first coat.
           </li>
         </Fold>
+        <Fold count={shelf.mixedGroups.length} title="colours with two batches on already">
+          {shelf.mixedGroups.map((g) => (
+            <li key={g.colourGroup + g.productId}>
+              <strong>{g.colourGroup}</strong> {g.productName}:{' '}
+              {g.batches.map((b) => `${b.batch} on ${b.partNames.join(', ')}`).join('; ')}
+            </li>
+          ))}
+          <li className="text-quiet">
+            Look at them side by side in daylight before the last coat; a last coat of one batch over all of
+            them settles it.
+          </li>
+        </Fold>
       </div>
     </div>
   );
