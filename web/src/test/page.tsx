@@ -1,0 +1,41 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { render } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+
+/** For tests only: a part of a page with answers of the server given beforehand, and what it sends written down. */
+export interface Sent {
+  readonly url: string;
+  readonly method: string;
+  readonly body: any;
+}
+export function drawPage(
+  children: ReactNode,
+  answers: readonly (readonly [readonly unknown[], unknown])[] = [],
+): { readonly sent: Sent[]; readonly container: HTMLElement } {
+  const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
+  for (const [key, value] of answers) client.setQueryData([...key], value);
+  const sent: Sent[] = [];
+  globalThis.fetch = (async (url: string, init?: RequestInit) => {
+    sent.push({
+      url,
+      method: init?.method ?? 'GET',
+      body: typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null,
+    });
+    return { ok: true, status: 201, json: async () => ({}) };
+  }) as unknown as typeof fetch;
+  const { container } = render(
+    <QueryClientProvider client={client}>
+      <MemoryRouter>{children}</MemoryRouter>
+    </QueryClientProvider>,
+  );
+  return { sent, container };
+}
+export const SHOP = {
+  workshopId: 'w',
+  name: 'Works',
+  zone: 'UTC',
+  volumeSystem: 'imperial',
+  people: [{ personId: 'ines', name: 'Ines' }],
+  places: [],
+};
