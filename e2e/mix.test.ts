@@ -150,7 +150,7 @@ describe('the shelf', () => {
     await dialog.getByLabel('Size').fill('4 L');
     await dialog.getByLabel('Batch').fill('M0999');
     await dialog.getByRole('button', { name: 'Put it on the shelf' }).click();
-    await page.getByText('M0999').waitFor();
+    await page.getByText('M0999', { exact: true }).waitFor();
     const { tins } = await shelf();
     const tin = tins.find((t) => t.batch === 'M0999')!;
     expect(tin.levelMl).toBe(4000);
@@ -162,6 +162,27 @@ describe('the shelf', () => {
     expect(await page.locator('ul[aria-label="Labels"] img[src^="data:image/svg"]').count()).toBeGreaterThan(
       20,
     );
+  });
+  it('a mix’s amounts are corrected and its tin follows; an entry is voided', async () => {
+    const page = await stage.desk();
+    const before = await level('paint');
+    await mixFor(page);
+    await page.getByRole('button', { name: 'by volume' }).click();
+    await page.getByLabel('Mixed paint').fill('250');
+    await page.getByRole('button', { name: 'Mixed now: start its clock' }).click();
+    await page.getByText('Mixed: Epoxy primer').waitFor();
+    expect(await level('paint')).toBeCloseTo(before - 200, 3);
+    await open(stage, page, '/shelf');
+    const history = page.locator('section[aria-label="Stock history"]');
+    const line = history.locator('li').filter({ hasText: 'Mixed Epoxy primer' }).first();
+    await line.getByRole('button', { name: 'Correct' }).click();
+    await page.getByRole('dialog').getByLabel('A, or the paint').fill('180');
+    await page.getByRole('dialog').getByRole('button', { name: 'Save correction' }).click();
+    await line.getByText(/180 mL \+ 50 mL/).waitFor();
+    expect(await level('paint')).toBeCloseTo(before - 180, 3);
+    await line.getByRole('button', { name: 'Void' }).click();
+    await page.getByText('Undone: Mixed').waitFor();
+    expect(await level('paint')).toBeCloseTo(before, 3);
   });
   it('what to buy changes with the machine, and comes as CSV', async () => {
     const page = await stage.desk();

@@ -131,3 +131,50 @@ describe('choose a route', () => {
       .waitFor();
   });
 });
+
+describe('what a part has of its own', () => {
+  it('an area worked out by shapes, a template kept and used, and practice against the house', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    const survey = page.locator('section[aria-label="Survey"]');
+    // Seven leaves of 900 × 60 mm, both faces: 0.756 m².
+    await survey.getByText('work the area out by shapes').click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Pieces').fill('7');
+    await dialog.getByLabel('Length').fill('900');
+    await dialog.getByLabel('Width').fill('60');
+    await dialog.getByText('0.76 m²').waitFor();
+    await dialog.getByRole('button', { name: 'Use this area' }).click();
+    expect(await survey.getByLabel('Area, m²').inputValue()).toBe('0.756');
+
+    await survey.getByText('keep as a template').click();
+    await survey.getByLabel('Name of the template').fill('spring leaf');
+    await survey.getByRole('button', { name: 'Keep' }).click();
+    await page.getByText('Kept as "spring leaf"').waitFor();
+    await open(stage, page, '/parts/van.body-mounts/route');
+    await survey.getByLabel('Start from a template').selectOption({ label: 'spring leaf' });
+    await answer(page, {});
+    expect(await survey.getByLabel('Rust', { exact: true }).last().inputValue()).toBe('C');
+    // Its own area stays.
+    expect(await survey.getByLabel('Area, m²').last().inputValue()).toBe('0.4');
+
+    await survey.getByLabel('Laid on by', { exact: true }).selectOption('brush');
+    await page.getByText(/Done here: .*brush/).waitFor();
+    expect((await titles(page)).length).toBeGreaterThan(0);
+  });
+  it('colour undecided: a primer to hold, no finish; the other practice chooses the whole system', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    await answer(page, {});
+    await page.getByLabel('Colour undecided', { exact: true }).first().check();
+    await page.waitForTimeout(300);
+    for (const t of await titles(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
+    await refused(page, 'gloss-2k')
+      .getByText(/House practice while the colour is undecided/)
+      .waitFor();
+    await page
+      .locator('section[aria-label="Survey"] select[aria-label="Colour undecided"]')
+      .selectOption('whole-system');
+    await page.locator('article[data-route] h3').filter({ hasText: 'gloss' }).first().waitFor();
+  });
+});

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { advise, familiesOf, FULL_SHOP, type RouteStep, type Survey } from '@calvetta/core';
 import { PLAIN } from '../../../core/src/route/test/given.ts';
-import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
+import { AS_OF_MS, factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 const FRAME = 'quarry.main-frame-left';
 let app: TestApp;
@@ -175,5 +175,55 @@ describe('a sheet of the shop’s own', () => {
     expect((await app.post('/api/sheets', backwards)).body.details.problems[0].field).toBe(
       'stages.minRecoat',
     );
+  });
+});
+
+describe('a primer held while the colour is undecided', () => {
+  /** By what the shop has at this point of the file. */
+  const here = async (s: Survey) =>
+    advise({ survey: s, means: (await app.call('GET', '/api/shop')).body.means, families: familiesOf([]) })
+      .routes[0]!;
+  const SIDE = 'quarry.cab-side-left';
+  it('drives the Bench: primer, then its own window and the act to decide; another practice is set by the part', async () => {
+    await steadyAir(app, 'booth', 18, 50, 24);
+    const held: Survey = { ...survey, colourUndecided: true, substrate: 'steel-sheet', thicknessMm: 3 };
+    const route = await here(held);
+    expect(route.steps.at(-2)).toMatchObject({ kind: 'topcoat', what: 'open', coats: 0 });
+    const on = (kind: Parameters<typeof factInput>[0], hours: number, body: Record<string, unknown>) =>
+      factInput(kind, SIDE, hours, body);
+    const now = (app.clock.nowMs - AS_OF_MS) / 3_600_000;
+    const r = await post(
+      on('moved', now - 20, { placeId: 'booth' }),
+      on('surveyed', now, { survey: held }),
+      on('route-set', now, { routeId: 'held', origin: 'advised', steps: route.steps }),
+      on('stripped', now, { method: 'blast' }),
+    );
+    expect([r.status, r.body]).toMatchObject([201, {}]);
+    const cardNow = async () => (await app.call('GET', `/api/parts/${SIDE}`)).body.card;
+    for (
+      let next = (await cardNow()).next, i = 0;
+      next !== null && i < 6;
+      next = (await cardNow()).next, i++
+    ) {
+      const hours = (app.clock.nowMs - AS_OF_MS) / 3_600_000;
+      const coat = on('coated', hours, { sheetId: next.sheetId, dftUm: next.dftUm, reason: 'trial' });
+      expect((await post(coat)).status).toBe(201);
+      app.clock.nowMs += 24 * 3_600_000;
+      await steadyAir(app, 'booth', 18, 50, 24);
+    }
+    const card = await cardNow();
+    expect(card.next).toBeNull();
+    expect(['open', 'closing']).toContain(card.headline);
+    expect(card.act.code).toBe('decide-colour');
+    // The other practice, for this part alone: the whole system.
+    const other = await here({ ...held, practice: { undecided: 'whole-system' } });
+    expect(other.steps.some((s) => s.what === 'open')).toBe(false);
+  });
+  it('a route against the part’s own practice is refused by its rule', async () => {
+    const held: Survey = { ...survey, colourUndecided: true };
+    const whole = await here({ ...held, practice: { undecided: 'whole-system' } });
+    const r = await post(factInput('surveyed', FRAME, 1, { survey: held }), set(whole.steps));
+    expect(r).toMatchObject({ status: 422, body: { code: 'route-refused' } });
+    expect(JSON.stringify(r.body.details.refusals)).toContain('finish.hold-school');
   });
 });
