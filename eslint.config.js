@@ -50,7 +50,7 @@ export default defineConfig([
   },
   {
     // Tests read answers of the wire as JSON and fail when what they expect is not there.
-    files: ['**/*.test.{ts,tsx}', '**/test/*.ts', 'e2e/**/*.ts'],
+    files: ['**/*.test.{ts,tsx}', '**/test/*.{ts,tsx}', 'e2e/**/*.ts'],
     rules: {
       '@typescript-eslint/no-unsafe-assignment': 'off',
       '@typescript-eslint/no-unsafe-member-access': 'off',

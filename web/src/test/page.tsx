@@ -16,13 +16,13 @@ export function drawPage(
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
   for (const [key, value] of answers) client.setQueryData([...key], value);
   const sent: Sent[] = [];
-  globalThis.fetch = (async (url: string, init?: RequestInit) => {
+  globalThis.fetch = ((url: string, init?: RequestInit) => {
     sent.push({
       url,
       method: init?.method ?? 'GET',
       body: typeof init?.body === 'string' ? (JSON.parse(init.body) as unknown) : null,
     });
-    return { ok: true, status: 201, json: async () => ({}) };
+    return Promise.resolve({ ok: true, status: 201, json: () => Promise.resolve({}) });
   }) as unknown as typeof fetch;
   const { container } = render(
     <QueryClientProvider client={client}>

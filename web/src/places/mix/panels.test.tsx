@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { batchOfMixed, CATALOGUE_SHEETS, must, recipeOf, repairOverPour, traitsOf } from '@calvetta/core';
-import type { BenchResponse, LeftoverResponse, MixView, ShelfResponse } from '@calvetta/contract';
+import type { LeftoverResponse, MixView, ShelfResponse } from '@calvetta/contract';
 import { drawPage, SHOP } from '../../test/page.tsx';
 import { LeftoverPanel } from './LeftoverPanel.tsx';
 import MixPlace from './MixPlace.tsx';
@@ -164,7 +164,7 @@ describe('the mixing bench', () => {
           zone: 'UTC',
           nowMs: 0,
           places: [{ placeId: 'booth', name: 'Booth', airC: 20 }],
-        } as unknown as BenchResponse,
+        },
       ],
       [
         ['shelf'],

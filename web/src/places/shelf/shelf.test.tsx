@@ -48,22 +48,21 @@ const tin = (over: Partial<TinView> = {}): TinView => ({
   turn: 0,
   ...over,
 });
-const shelf = (over: Partial<ShelfResponse> = {}): ShelfResponse =>
-  ({
-    nowMs: NOW,
-    tins: [tin()],
-    mixes: [],
-    packs: [],
-    cups: [],
-    accounts: { paint: ACCOUNT, hardener: ACCOUNT, thinner: ACCOUNT },
-    conflicts: [],
-    lines: [],
-    groups: [],
-    hardeners: [],
-    mixedGroups: [],
-    facts: [],
-    ...over,
-  }) as ShelfResponse;
+const shelf = (over: Partial<ShelfResponse> = {}): ShelfResponse => ({
+  nowMs: NOW,
+  tins: [tin()],
+  mixes: [],
+  packs: [],
+  cups: [],
+  accounts: { paint: ACCOUNT, hardener: ACCOUNT, thinner: ACCOUNT },
+  conflicts: [],
+  lines: [],
+  groups: [],
+  hardeners: [],
+  mixedGroups: [],
+  facts: [],
+  ...over,
+});
 
 describe('what asks to be looked at', () => {
   it('a tin more was poured from than it showed is one touch from the scale', () => {
