@@ -188,6 +188,11 @@ describe('a mix', () => {
     const [first] = (await shelf()).facts.filter((f: { kind: string }) => f.kind === 'mixed');
     const voided = await postStock(app, stockInput('stock-voided', 1, {}, first.factId));
     expect(voided).toMatchObject({ status: 422, body: { code: 'contradicts-later' } });
+    const moved = stockInput('mixed', 1, mixBody('m1'), first.factId);
+    expect(await postStock(app, moved)).toMatchObject({
+      status: 422,
+      body: { code: 'contradicts-later' },
+    });
     const right = stockInput('mixed', 0, mixBody('m1', { aMl: 480, bMl: 120 }), first.factId);
     expect((await postStock(app, right)).status).toBe(201);
     expect((await tin('A1')).levelMl).toBe(3520);

@@ -124,14 +124,15 @@ async function checkCorrection(tx: Db, workshopId: string, f: StockFactInput): P
   if (await findStockSuperseding(tx, workshopId, f.supersedes!)) throw await lostRace(tx, workshopId, f);
   if (original.kind !== 'mixed') return;
   // A mix that coats were laid from did happen: its amounts may be corrected, not its being.
-  const { rows } = await tx.query<{ fact_id: string }>(
-    `select fact_id from fact f where workshop_id = $1 and kind = 'coated' and body ->> 'mixId' = $2
+  const { rows } = await tx.query<{ fact_id: string; is_before: boolean }>(
+    `select fact_id, coalesce(ended_at, happened_at) < $3 as is_before from fact f where workshop_id = $1 and kind = 'coated' and body ->> 'mixId' = $2
      and not exists (select 1 from fact s where s.workshop_id = f.workshop_id and s.supersedes = f.fact_id)`,
-    [workshopId, original.body.mixId],
+    [workshopId, original.body.mixId, f.happenedAt],
   );
   const isSame = f.kind === 'mixed' && (f.body as StockBodies['mixed']).mixId === original.body.mixId;
-  if (!isSame && rows.length > 0)
-    throw new AppError('contradicts-later', { later: rows.map((r) => r.fact_id) });
+  // Nor can it be made later than a coat that came from it.
+  const against = isSame ? rows.filter((r) => r.is_before) : rows;
+  if (against.length > 0) throw new AppError('contradicts-later', { later: against.map((r) => r.fact_id) });
 }
 
 async function lostRace(tx: Db, workshopId: string, f: StockFactInput): Promise<AppError> {

@@ -14,6 +14,8 @@ export interface StockDraft<K extends StockKind = StockKind> {
   readonly about: string;
   readonly body: StockBodies[K];
   readonly supersedes?: string;
+  /** When it happened, where that is not now: a correction keeps the time of what it corrects. */
+  readonly happenedMs?: number;
 }
 
 /** Records what happened to stock under a UUID of this device: sent, or kept here until the server answers. Says so, with an undo. */
@@ -26,7 +28,7 @@ export function useStock(): <K extends StockKind>(draft: StockDraft<K>) => Promi
     const fact: StockFactInput = {
       factId: newId(),
       kind: draft.kind,
-      happenedAt: new Date().toISOString(),
+      happenedAt: new Date(draft.happenedMs ?? Date.now()).toISOString(),
       personId: personId ?? shop.data?.people[0]?.personId ?? '',
       deviceId,
       supersedes: draft.supersedes ?? null,

@@ -111,6 +111,8 @@ function CorrectMix({ fact, onClose }: CorrectProps) {
       kind: 'mixed',
       about: 'amounts corrected',
       supersedes: fact.factId,
+      // Its pot life runs from when it was mixed, not from when it was set right.
+      happenedMs: fact.happenedAtMs,
       body: { ...fact.body, ...amounts },
     })
       .then(onClose)

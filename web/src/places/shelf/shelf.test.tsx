@@ -343,6 +343,7 @@ describe('what to buy, and where it went', () => {
     expect(sent[0]!.body.facts[0]).toMatchObject({
       kind: 'mixed',
       supersedes: 'f2',
+      happenedAt: new Date(NOW - DAY).toISOString(),
       body: { mixId: 'm', aMl: 380, bMl: 100 },
     });
   });
