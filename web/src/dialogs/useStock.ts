@@ -28,7 +28,7 @@ export function useStock(): <K extends StockKind>(draft: StockDraft<K>) => Promi
     const fact: StockFactInput = {
       factId: newId(),
       kind: draft.kind,
-      happenedAt: new Date(draft.happenedMs ?? Date.now()).toISOString(),
+      happenedAt: (draft.happenedMs === undefined ? new Date() : new Date(draft.happenedMs)).toISOString(),
       personId: personId ?? shop.data?.people[0]?.personId ?? '',
       deviceId,
       supersedes: draft.supersedes ?? null,
