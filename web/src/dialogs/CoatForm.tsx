@@ -59,7 +59,10 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
   const [thinner, setThinner] = useState(known?.thinnerPct?.toString() ?? '');
   const [reason, setReason] = useState(known?.reason ?? '');
   const shelf = useShelf();
-  const [mixId, setMixId] = useState<string | null>(known?.mixId ?? null);
+  const [mixId, setMixId] = useState<string | null>(
+    // A correction keeps the cup it was logged with, or none: the one that stands there now is another.
+    correct ? (known?.mixId ?? '') : null,
+  );
   const [usedText, setUsed] = useState<string | null>(known?.usedMl?.toString() ?? null);
   const mixes = (shelf.data?.mixes ?? []).filter(
     (m) => m.sheetId === sheetId && (m.leftMl > 1 || m.mixId === known?.mixId),
@@ -87,7 +90,14 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
       return;
     }
     const usedMl = Number(used.replace(',', '.'));
-    const mixed = mix ? { mixId: mix.mixId, ...mixFields(mix), ...(usedMl > 0 ? { usedMl } : {}) } : {};
+    const taken = usedMl > 0 ? { usedMl } : {};
+    // A cup of long ago is not listed any more; its coat still came from it.
+    const keptMixId = !mix && chosenMixId !== '' ? chosenMixId : null;
+    const mixed = mix
+      ? { mixId: mix.mixId, ...mixFields(mix), ...taken }
+      : keptMixId === null
+        ? {}
+        : { mixId: keptMixId, ...taken };
     const below = standingCoats(part, view.face).find((c) => c.factId !== correct?.factId);
     submit(
       {
