@@ -1,17 +1,7 @@
 import type { Binder } from './binder.ts';
-import type { Metal, SheetTraits, Tool } from './traits.ts';
+import { METALS, type SheetTraits, type Tool } from './traits.ts';
 
 const ANY_TOOL: readonly Tool[] = ['gun', 'brush', 'roller'];
-const EPOXY_METALS: readonly Metal[] = [
-  'steel',
-  'iron',
-  'aluminium',
-  'zinc',
-  'copper',
-  'stainless',
-  'magnesium',
-  'glass-fibre',
-];
 
 const PLAIN: SheetTraits = {
   pigment: 'plain',
@@ -56,7 +46,7 @@ export const TRAITS_BY_BINDER: Readonly<Record<Binder, SheetTraits>> = {
     standsAlone: true,
     barrier: 3,
     chipProof: 2,
-    bareMetals: EPOXY_METALS,
+    bareMetals: METALS,
     overOldPaint: true,
     totalMaxUm: 400,
     fuelProof: true,

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import {
+  applicatorOf,
   judgeGates,
   limitsOf,
   parseQuantity,
@@ -7,6 +8,7 @@ import {
   type Face,
   type GateVerdict,
   type ProductSheet,
+  type Tool,
 } from '@calvetta/core';
 import type { FactView, FaceView, MixView, PartCard, PartDetail } from '@calvetta/contract';
 import { CAUTION_WORDS, FACT_WORDS } from '@calvetta/contract/words';
@@ -72,7 +74,8 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
   const chosenMixId = mixId ?? usual?.mixId ?? '';
   const mix = mixes.find((m) => m.mixId === chosenMixId);
   const used =
-    usedText ?? (mix && sheet ? usualUse(part.card, sheet, mix, face === null ? part.faces.length : 1) : '');
+    usedText ??
+    (mix && sheet ? usualUse(part.card, sheet, mix, face === null ? part.faces.length : 1, tool) : '');
   const [problem, setProblem] = useState<string | null>(null);
   const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
   const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
@@ -221,8 +224,8 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
 }
 
 /** What a coat of this part usually takes from a cup, thinner in it, mL; no more than the cup holds. Empty without an area. */
-function usualUse(card: PartCard, sheet: ProductSheet, mix: MixView, faces: number): string {
-  const { need } = needOf(card, sheet, { by: 'hvlp', shape: 'flat', thinPct: mix.thinPct });
+function usualUse(card: PartCard, sheet: ProductSheet, mix: MixView, faces: number, tool: Tool): string {
+  const { need } = needOf(card, sheet, { by: applicatorOf(tool), shape: 'flat', thinPct: mix.thinPct });
   return need?.ok
     ? Math.min(mix.leftMl, faces * need.value.mixedMl * (1 + mix.thinPct / 100)).toFixed(0)
     : '';

@@ -53,7 +53,7 @@ const PART = {
   },
 } as unknown as PartDetail;
 
-function logged(mixes: readonly MixView[], correct?: FactView): Record<string, unknown> {
+function logged(mixes: readonly MixView[], correct?: FactView, tool?: string): Record<string, unknown> {
   const bodies: Record<string, unknown>[] = [];
   drawPage(
     <CoatForm
@@ -71,6 +71,7 @@ function logged(mixes: readonly MixView[], correct?: FactView): Record<string, u
       [['sheets'], { sheets: CATALOGUE_SHEETS }],
     ],
   );
+  if (tool !== undefined) fireEvent.click(screen.getByText(tool));
   fireEvent.click(screen.getByText(correct ? 'Save correction' : /log it/));
   return bodies[0]!;
 }
@@ -87,6 +88,9 @@ describe('which cup a coat is from', () => {
     expect(body).toMatchObject({ mixId: 'black', batch: 'batch-black', thinnerPct: 10 });
     // 0.5 m² at 45 µm of 55 % paint by a 65 % gun is 62.9 mL, with a tenth of thinner 69.
     expect(body['usedMl']).toBe(69);
+    cleanup();
+    // Brushed, 95 % stays on: 43.1 mL and a tenth.
+    expect(logged([mix('black')], undefined, 'brush')['usedMl']).toBe(47);
   });
   it('none of another colour, and none that has gone off, unless someone says so', () => {
     const body = logged([mix('green', { colour: 'engine green' }), mix('old', { gone: edge(-0.5) })]);

@@ -11,6 +11,6 @@ export function mixWords(mix: MixView, nowMs: number, zone: string): string {
   if (mix.gone === null) return 'one-pack: keeps in a closed tin';
   if (mix.gone.worstMs === null) return 'pot life not known: ask the sheet';
   return nowMs < mix.gone.worstMs
-    ? `${duration(mix.gone.worstMs - nowMs)} left, until ${clockTime(mix.gone.worstMs, zone)}`
+    ? `${duration(mix.gone.worstMs - nowMs)} left at worst, until ${clockTime(mix.gone.worstMs, zone)}`
     : `gone off since ${clockTime(mix.gone.worstMs, zone)}: do not use it`;
 }

@@ -179,7 +179,7 @@ describe('the clock of a cup', () => {
   });
   it('says what to do now, and what not', () => {
     expect(mixWords(mix(), T0 + 0.2 * H, 'UTC')).toBe('let it stand until 18:30');
-    expect(mixWords(mix(), T0 + 2.5 * H, 'UTC')).toBe('2 h left, until 22:30');
+    expect(mixWords(mix(), T0 + 2.5 * H, 'UTC')).toBe('2 h left at worst, until 22:30');
     expect(mixWords(mix(), T0 + 5 * H, 'UTC')).toBe('gone off since 22:30: do not use it');
     expect(mixWords(mix({ gone: null }), T0 + 5 * H, 'UTC')).toContain('keeps in a closed tin');
     expect(mixWords(mix({ gone: { ...edge(1), worstMs: null } }), T0 + H, 'UTC')).toContain('not known');

@@ -31,10 +31,12 @@ describe('what a part does otherwise than the house', () => {
     expect(given[1]).toEqual({ practice: { etch: 'harden-scuff' } });
   });
   it('changes the route: brushed here though the house sprays', () => {
-    const toolsOf = (s: Survey) =>
-      new Set(ask(s).routes.flatMap((r) => r.steps.flatMap((x) => x.tool ?? [])));
-    expect(toolsOf(PLAIN)).toContain('gun');
-    expect([...toolsOf({ ...PLAIN, practice: { tool: 'brush' } })]).toContain('brush');
+    const laidBy = (s: Survey) =>
+      new Set(
+        ask(s).routes.flatMap((r) => r.steps.flatMap((x) => (x.kind === 'topcoat' ? (x.tool ?? []) : []))),
+      );
+    expect([...laidBy(PLAIN)]).toEqual(['gun']);
+    expect([...laidBy({ ...PLAIN, practice: { tool: 'brush' } })]).toEqual(['brush']);
   });
 });
 

@@ -43,7 +43,7 @@ export function Attention({ shelf, zone, onWeigh }: Props) {
         </p>
       ))}
       <div className="flex flex-wrap gap-1">
-        <Fold count={shelf.hardeners.length} title="hardeners in trouble">
+        <Fold count={shelf.hardeners.length} title="in trouble with their hardener">
           {shelf.hardeners.map((h) => (
             <li key={h.productId}>
               <strong>{h.productName}</strong> {HARDENER_WORDS[h.code]}{' '}
@@ -53,7 +53,7 @@ export function Attention({ shelf, zone, onWeigh }: Props) {
             </li>
           ))}
         </Fold>
-        <Fold count={groups.length} title="colours that no one batch covers">
+        <Fold count={groups.length} title="not covered by one batch, by colour">
           {groups.map((g) => (
             <li key={g.colourGroup + g.productId}>
               <strong>{g.colourGroup}</strong> {units.volume(g.needMl)} of {g.productName} to come; the
@@ -64,7 +64,7 @@ export function Attention({ shelf, zone, onWeigh }: Props) {
             Two batches side by side show: buy one batch, or pour the tins together before the first coat.
           </li>
         </Fold>
-        <Fold count={shelf.mixedGroups.length} title="colours with two batches on already">
+        <Fold count={shelf.mixedGroups.length} title="with two batches on already, by colour">
           {shelf.mixedGroups.map((g) => (
             <li key={g.colourGroup + g.productId}>
               <strong>{g.colourGroup}</strong> {g.productName}:{' '}

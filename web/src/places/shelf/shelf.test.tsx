@@ -149,9 +149,9 @@ describe('what asks to be looked at', () => {
     });
     const { container } = drawPage(<Attention shelf={s} zone="UTC" onWeigh={none} />);
     const text = container.textContent;
-    expect(text).toContain('2 hardeners in trouble');
+    expect(text).toContain('2 in trouble with their hardener');
     expect(text).toContain('500 mL of paint asks for 500 mL; 120 mL can be trusted');
-    expect(text).toContain('1 colours that no one batch covers');
+    expect(text).toContain('1 not covered by one batch, by colour');
     expect(text).toContain('the fullest batch is 236 mL short');
     expect(text).toContain('G1 on Cab side, left; G2 on Cab side, right');
   });
