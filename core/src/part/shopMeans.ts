@@ -2,7 +2,11 @@
 export const FACILITIES = [
   'grit',
   'bead',
+  'bristle',
+  'needle',
+  'steam',
   'bath',
+  'caustic',
   'gun',
   'booth',
   'air-fed-mask',
@@ -30,7 +34,7 @@ export interface ShopMeans {
   readonly schools: Schools;
 }
 
-/** The defaults of trade.md: etch wet-on-wet where the sheet allows, castings primed, unsound paint off, in pieces, wheel allowed, gun. */
+/** The defaults (docs/trade.md 3–5): etch wet-on-wet where the sheet allows, castings primed, unsound paint off, in pieces, wheel allowed, gun. */
 export const DEFAULT_SCHOOLS: Schools = {
   etch: 'wet-on-wet',
   castings: 'prime',
@@ -42,10 +46,13 @@ export const DEFAULT_SCHOOLS: Schools = {
 };
 
 /** A garage with a compressor and no booth. */
-export const SMALL_SHOP: ShopMeans = { facilities: ['gun', 'bath', 'contractor'], schools: DEFAULT_SCHOOLS };
+export const SMALL_SHOP: ShopMeans = {
+  facilities: ['gun', 'bath', 'needle', 'contractor'],
+  schools: DEFAULT_SCHOOLS,
+};
 /** Everything but a licence for legacy products. */
 export const FULL_SHOP: ShopMeans = {
-  facilities: FACILITIES.filter((f) => f !== 'legacy-licence'),
+  facilities: FACILITIES.filter((f) => f !== 'legacy-licence' && f !== 'caustic'),
   schools: DEFAULT_SCHOOLS,
 };
 

@@ -45,7 +45,7 @@ export const MATERIALS: Readonly<Record<Substrate, Material>> = {
   'timber-backed-steel': STEEL,
 };
 
-const CAST: readonly Substrate[] = [
+export const CASTINGS: readonly Substrate[] = [
   'grey-iron',
   'ductile-iron',
   'cast-steel',
@@ -55,5 +55,5 @@ const CAST: readonly Substrate[] = [
 ];
 /** Castings have webs of uneven thickness: their lag is judged at the thickest. */
 export function isCasting(substrate: Substrate): boolean {
-  return CAST.includes(substrate);
+  return CASTINGS.includes(substrate);
 }

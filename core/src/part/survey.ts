@@ -1,5 +1,7 @@
 import type { Schools } from './shopMeans.ts';
+import type { PartKind } from './kinds.ts';
 import type { Substrate } from './substrate.ts';
+import type { Zone } from './zones.ts';
 
 /** Yes, no, or not known: unknown is carried as unknown and never reads as safe. */
 export const ANSWERS = ['yes', 'no', 'unknown'] as const;
@@ -9,12 +11,43 @@ export type Answer = (typeof ANSWERS)[number];
 export const RUST = ['none', 'A', 'B', 'C', 'D', 'unknown'] as const;
 export const PITS = ['none', 'light', 'deep', 'unknown'] as const;
 export const OIL = ['none', 'surface', 'soaked', 'unknown'] as const;
-export const COATING = ['none', 'sound', 'unsound', 'unknown'] as const;
+export const COATING = ['none', 'sound', 'partly', 'unsound', 'unknown'] as const;
 export const COAT_KINDS = ['one-pack', 'two-pack', 'bitumen', 'powder', 'unknown'] as const;
 export const TEST_RESULTS = ['passed', 'failed', 'unknown'] as const;
 export const LEGACY = ['none', 'lead', 'chromate', 'unknown'] as const;
 /** A primer someone laid before, still uncovered. */
 export const PRIOR_PRIMERS = ['none', 'etch', 'zinc-rich', 'epoxy', 'one-pack', 'unknown'] as const;
+/** Metal laid over the metal. Asked only where it is seen. Cadmium is a poison: it is never abraded, heated or dipped. */
+export const PLATINGS = ['none', 'chrome', 'zinc', 'cadmium', 'anodised', 'unknown'] as const;
+/** What else can stand on a part. Asked by a look. */
+export const ALSO_ON = [
+  'wax',
+  'silicone',
+  'soot',
+  'underseal',
+  'tar',
+  'white-corrosion',
+  'verdigris',
+  'luminous-paint',
+] as const;
+export type AlsoOn = (typeof ALSO_ON)[number];
+/** What a zone is full of or wetted by; `splash` is met above a waterline. */
+export const FLUIDS = [
+  'fresh-water',
+  'brine',
+  'splash',
+  'mineral-oil',
+  'diesel',
+  'petrol',
+  'coolant',
+  'brake-fluid',
+  'acid',
+  'potable',
+] as const;
+export type Fluid = (typeof FLUIDS)[number];
+/** What a part may be too large for. */
+export const TOO_BIG_FOR = ['cabinet', 'bath', 'booth', 'door'] as const;
+
 /** Corrosivity categories of ISO 12944-2, and immersion. */
 export const CATEGORIES = ['C1', 'C2', 'C3', 'C4', 'C5', 'CX', 'immersed', 'unknown'] as const;
 export type Category = (typeof CATEGORIES)[number];
@@ -42,6 +75,9 @@ export const FEATURES = [
   'welds-rivets',
   'bolted-joints',
   'drains-ports',
+  'oilways',
+  'wear-face',
+  'solder',
 ] as const;
 export type Feature = (typeof FEATURES)[number];
 export const CRITICALITIES = [
@@ -58,6 +94,8 @@ export type Criticality = (typeof CRITICALITIES)[number];
 /** What is known of a part before a route is chosen. Every answer may be unknown; the screens ask only what changes the route. */
 export interface Survey {
   readonly substrate: Substrate;
+  /** What it is; unknown in surveys from before it was asked. */
+  readonly kind: PartKind;
   readonly thicknessMm: number | null;
   readonly massKg: number | null;
   readonly areaM2: number | null;
@@ -69,6 +107,8 @@ export interface Survey {
   readonly salt: Answer;
   readonly coating: (typeof COATING)[number];
   readonly coatKind: (typeof COAT_KINDS)[number];
+  /** Share of the old coat that is sound, 0…1, where it is partly so; null: not said, a half. */
+  readonly soundShare: number | null;
   /** Sixty seconds under a solvent rag: a one-pack softens. */
   readonly solventRub: (typeof TEST_RESULTS)[number];
   readonly legacy: (typeof LEGACY)[number];
@@ -77,6 +117,15 @@ export interface Survey {
   readonly oldFiller: Answer;
   /** Adhesive, sound-deadening or label glue on it: abrasives smear it, and it creeps under paint. */
   readonly glue: Answer;
+  readonly plating: (typeof PLATINGS)[number];
+  readonly alsoOn: readonly AlsoOn[];
+  /** Days the metal has stood bare, on the day of the survey; null: it has not, or not known. */
+  readonly bareDays: number | null;
+  /** Leaks, cracks or holes that want mending first. */
+  readonly leaks: Answer;
+  /** Whether water runs out of its seams and laps again. */
+  readonly seamsRinse: Answer;
+  readonly tooBigFor: readonly (typeof TOO_BIG_FOR)[number][];
   readonly priorPrimer: (typeof PRIOR_PRIMERS)[number];
   /** Days that primer has stood uncovered, on the day of the survey; null: not known. */
   readonly primerDays: number | null;
@@ -92,6 +141,8 @@ export interface Survey {
   readonly durability: Durability;
   /** Hottest dry heat in service, °C; null: not known. */
   readonly heatC: number | null;
+  /** What it is full of or stands in. Asked where it lives under a fluid. */
+  readonly fluids: readonly Fluid[];
   readonly fuel: Answer;
   readonly chips: Answer;
   readonly sun: Answer;
@@ -105,6 +156,8 @@ export interface Survey {
   readonly colourUndecided: boolean;
   readonly colourGroup: string | null;
   readonly isPair: boolean;
+  /** Zones with a treatment of their own, beside the outside. */
+  readonly zones: readonly Zone[];
   /** Where this part is done otherwise than the house does it. */
   readonly practice: Partial<Schools>;
 }
@@ -113,6 +166,7 @@ export interface Survey {
 export function blankSurvey(substrate: Substrate): Survey {
   return {
     substrate,
+    kind: 'unknown',
     thicknessMm: null,
     massKg: null,
     areaM2: null,
@@ -123,11 +177,18 @@ export function blankSurvey(substrate: Substrate): Survey {
     salt: 'unknown',
     coating: 'unknown',
     coatKind: 'unknown',
+    soundShare: null,
     solventRub: 'unknown',
     legacy: 'unknown',
     phosphated: 'unknown',
     oldFiller: 'unknown',
     glue: 'unknown',
+    plating: 'none',
+    alsoOn: [],
+    bareDays: null,
+    leaks: 'unknown',
+    seamsRinse: 'unknown',
+    tooBigFor: [],
     priorPrimer: 'unknown',
     primerDays: null,
     features: [],
@@ -138,6 +199,7 @@ export function blankSurvey(substrate: Substrate): Survey {
     category: 'unknown',
     durability: 'M',
     heatC: null,
+    fluids: [],
     fuel: 'unknown',
     chips: 'unknown',
     sun: 'unknown',
@@ -151,6 +213,7 @@ export function blankSurvey(substrate: Substrate): Survey {
     colourUndecided: false,
     colourGroup: null,
     isPair: false,
+    zones: [],
     practice: {},
   };
 }
@@ -160,114 +223,3 @@ export const wholeSurvey = (stored: Partial<Survey> & Pick<Survey, 'substrate'>)
   ...blankSurvey(stored.substrate),
   ...stored,
 });
-
-/** Two answers that cannot both be true, or a figure that cannot be: questioned, never swallowed. */
-export interface SurveyDoubt {
-  readonly code:
-    | 'rust-grade-not-steel'
-    | 'zero-thickness'
-    | 'mass-area-disagree'
-    | 'coat-kind-without-coat'
-    | 'immersed-concealed-sun'
-    | 'heat-on-glass-fibre'
-    | 'hardened-not-steel'
-    | 'legacy-without-coat'
-    | 'sheet-too-thick'
-    | 'primer-without-coat';
-  readonly fields: readonly (keyof Survey)[];
-  readonly got: string;
-  readonly accepts: string;
-}
-
-const STEELS: readonly Substrate[] = [
-  'steel-plate',
-  'steel-sheet',
-  'cast-steel',
-  'timber-backed-steel',
-  'grey-iron',
-  'ductile-iron',
-  'galvanised',
-];
-
-/**
- * Doubts about a survey. `densityKgM3` of its metal checks mass against area and thickness: a thin-walled part's area is
- * about 2m/(ρt) (calculations.md D), and a factor of ten apart is a slip of the decimal point.
- */
-export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
-  const out: SurveyDoubt[] = [];
-  const doubt = (code: SurveyDoubt['code'], fields: (keyof Survey)[], got: string, accepts: string): void =>
-    void out.push({ code, fields, got, accepts });
-  if (['A', 'B', 'C', 'D'].includes(s.rust) && !STEELS.includes(s.substrate))
-    doubt(
-      'rust-grade-not-steel',
-      ['rust', 'substrate'],
-      `rust ${s.rust} on ${s.substrate}`,
-      'rust grades are for steel and iron: choose none, or correct the metal',
-    );
-  for (const field of ['thicknessMm', 'massKg', 'areaM2'] as const)
-    if (s[field] !== null && !(s[field] > 0))
-      doubt('zero-thickness', [field], String(s[field]), 'a figure above zero, or unknown');
-  if (s.substrate === 'steel-sheet' && s.thicknessMm !== null && s.thicknessMm >= 6)
-    doubt(
-      'sheet-too-thick',
-      ['substrate', 'thicknessMm'],
-      `${s.thicknessMm} mm sheet`,
-      'sheet is thinner than 3 mm or so: choose plate, or correct the thickness',
-    );
-  if (
-    s.massKg !== null &&
-    s.areaM2 !== null &&
-    s.thicknessMm !== null &&
-    s.thicknessMm > 0 &&
-    s.massKg > 0 &&
-    s.areaM2 > 0
-  ) {
-    const expectedM2 = (2 * s.massKg) / (densityKgM3 * (s.thicknessMm / 1000));
-    const ratio = s.areaM2 / expectedM2;
-    if (ratio > 10 || ratio < 0.1)
-      doubt(
-        'mass-area-disagree',
-        ['massKg', 'areaM2', 'thicknessMm'],
-        `${s.areaM2} m², where ${s.massKg} kg of ${s.thicknessMm} mm has about ${expectedM2.toPrecision(2)} m²`,
-        'figures within a factor of ten of each other',
-      );
-  }
-  if (s.coating === 'none' && s.coatKind !== 'unknown')
-    doubt(
-      'coat-kind-without-coat',
-      ['coating', 'coatKind'],
-      `no coat, of kind ${s.coatKind}`,
-      'a kind only where there is a coat',
-    );
-  if (s.coating === 'none' && s.priorPrimer !== 'none' && s.priorPrimer !== 'unknown')
-    doubt(
-      'primer-without-coat',
-      ['coating', 'priorPrimer'],
-      `${s.priorPrimer} primer, but no coat on it`,
-      'a primer only where there is a coat',
-    );
-  if (s.coating === 'none' && (s.legacy === 'lead' || s.legacy === 'chromate'))
-    doubt(
-      'legacy-without-coat',
-      ['coating', 'legacy'],
-      `${s.legacy} without a coat`,
-      'a hazard of old paint only where there is paint',
-    );
-  if (s.concealed === 'yes' && s.sun === 'yes')
-    doubt('immersed-concealed-sun', ['concealed', 'sun'], 'concealed and in the sun', 'one of them');
-  if (s.substrate === 'glass-fibre' && s.heatC !== null && s.heatC > 150)
-    doubt(
-      'heat-on-glass-fibre',
-      ['substrate', 'heatC'],
-      `${s.heatC} °C`,
-      'glass-fibre does not stand that: correct the heat or the material',
-    );
-  if (s.hardened === 'yes' && !STEELS.includes(s.substrate))
-    doubt(
-      'hardened-not-steel',
-      ['hardened', 'substrate'],
-      `hardened ${s.substrate}`,
-      'hardened is asked of steel',
-    );
-  return out;
-}

@@ -1,4 +1,7 @@
+import type { Fluid } from '../part/survey.ts';
 import type { Substrate } from '../part/substrate.ts';
+import type { Cleanliness } from '../route/surface/acts.ts';
+import type { Matter } from '../route/surface/matter.ts';
 
 export const TOOLS = ['gun', 'brush', 'roller', 'aerosol'] as const;
 export type Tool = (typeof TOOLS)[number];
@@ -48,10 +51,23 @@ export interface SheetTraits {
   readonly overPhosphate: boolean;
   readonly overFiller: boolean;
   readonly needsBlast: boolean;
+  /** Least cleanliness of iron and steel under it as a first coat. */
+  readonly leastClean: Exclude<Cleanliness, 'none'>;
+  /** Profile it wants on iron and steel, µm; null: any. */
+  readonly profileUm: { readonly min: number; readonly max: number } | null;
+  /** Matter that may stand under it: as much as there is, or traces (a quarter). */
+  readonly tolerates: Readonly<Partial<Record<Matter, 'all' | 'traces'>>>;
   /** Most dry film of it altogether, µm. */
   readonly totalMaxUm: number;
   readonly fuelProof: boolean;
-  readonly immersion: boolean;
+  /** Fluids it stands for good, by its sheet; `splash`: above the waterline. */
+  readonly fluids: readonly Fluid[];
+  /** Least dry film under a fluid, µm. */
+  readonly immersedLeastUm: number;
+  /** A lining: for insides, never for the outside of anything. */
+  readonly isLining: boolean;
+  /** Thin enough for fins and radiators, and said so by its sheet. */
+  readonly onFins: boolean;
   /** Legacy hazard: licensed use only. */
   readonly isLegacy: boolean;
   /** Needs another named product over it: a metallic ground coat wants its clear. */

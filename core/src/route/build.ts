@@ -1,8 +1,10 @@
+import { brightFeatures } from '../part/zones.ts';
 import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Feature, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { metalOf, type Tool } from '../products/traits.ts';
 import { windowRule } from '../cure/windows.ts';
+import { placeOfAct } from './facilities.ts';
 import {
   abradeHours,
   BATH_WAIT_H,
@@ -16,27 +18,37 @@ import {
   pretreatHours,
   stripHours,
   TRIAL_WAIT_H,
+  warmOutHours,
   washHours,
 } from './hours.ts';
 import {
   OPEN_COATS,
   type Method,
-  type RoutePretreatment,
   type RouteStep,
+  type StepGate,
   type StepKind,
   type WindowPolicy,
 } from './route.ts';
+import { actOf, type ActId } from './surface/acts.ts';
+import { standsOn } from './surface/asks.ts';
+import { OFF, TRACES } from './surface/matter.ts';
+import { mayWarmOut, wantsAbrading } from './surface/search.ts';
+import { isSoaked, seedSurface } from './surface/seed.ts';
+import { afterAct, type Surface } from './surface/state.ts';
+import { afterStep } from './surface/walk.ts';
 import { BLASTS, isFerrous } from './view.ts';
 
 export interface LayerChoice {
   readonly kind: StepKind;
   readonly familyId: string;
   readonly coats: number;
+  /** Film of each coat where it is not the sheet's usual one, µm. */
+  readonly dftUm?: number;
 }
 /** What the advisor chooses; everything else follows from the survey. */
 export interface Choice {
-  readonly methods: readonly Method[];
-  readonly pretreat: RoutePretreatment | null;
+  /** What takes off and converts, in order. */
+  readonly acts: readonly ActId[];
   readonly layers: readonly LayerChoice[];
 }
 
@@ -50,23 +62,26 @@ const PROTECTED: readonly Feature[] = [
   'wiring',
   'glass',
   'drains-ports',
+  'oilways',
 ];
-/** Methods that make a contractor's trip unless the shop has the tool. */
-const CONTRACTED: Readonly<Partial<Record<Method, 'grit' | 'bead' | 'none'>>> = {
-  'grit-blast': 'grit',
-  'bead-blast': 'bead',
-  'dry-ice': 'none',
-  'hot-caustic': 'none',
-};
 
 type Add = (kind: StepKind, hours: number, over?: Partial<RouteStep>) => void;
 
-function writer(): { readonly steps: RouteStep[]; readonly add: Add } {
+/** Writes steps and walks the surface with them, so that what follows by rule can be read off it. */
+interface Writer {
+  readonly steps: RouteStep[];
+  readonly add: Add;
+  readonly at: () => Surface;
+}
+
+function writer(s: Survey): Writer {
   const steps: RouteStep[] = [];
+  let at = seedSurface(s);
   return {
     steps,
-    add: (kind, hours, over = {}) =>
-      void steps.push({
+    at: () => at,
+    add: (kind, hours, over = {}) => {
+      const step: RouteStep = {
         stepId: '',
         kind,
         coats: 0,
@@ -75,19 +90,23 @@ function writer(): { readonly steps: RouteStep[]; readonly add: Add } {
         waitHours: 0,
         cautions: [],
         ...over,
-      }),
+      };
+      steps.push(step);
+      at = afterStep(at, step, s);
+    },
   };
 }
 
-/** Writes a choice out as ordered steps (trade.md 2), each with its hours, waits and the cautions that bite there. */
+/** Writes a choice out as ordered steps (docs/trade.md 2), each with its hours, waits and the cautions that bite there. */
 export function buildRoute(
   s: Survey,
   means: ShopMeans,
   choice: Choice,
   families: ReadonlyMap<string, Family>,
+  gates: readonly StepGate[] = [],
 ): RouteStep[] {
   const own = meansFor(s, means);
-  return numbered([...prepSteps(s, own, choice), ...coatSteps(s, own, choice.layers, families)]);
+  return numbered([...prepSteps(s, own, choice.acts, gates), ...coatSteps(s, own, choice.layers, families)]);
 }
 
 /** Steps with ids that say what and which: `topcoat-18`. */
@@ -99,76 +118,112 @@ export function numbered(steps: readonly RouteStep[]): RouteStep[] {
 export function prepSteps(
   s: Survey,
   means: ShopMeans,
-  choice: Pick<Choice, 'methods' | 'pretreat'>,
+  acts: readonly ActId[],
+  gates: readonly StepGate[] = [],
 ): RouteStep[] {
-  const { steps, add } = writer();
-  addSafety(s, choice, add);
-  addStripping(s, means, choice, add);
-  addReady(s, choice, add);
-  return steps;
+  const w = writer(s);
+  addSafety(s, acts, gates, w);
+  addStripping(s, means, acts, w);
+  addInspection(s, acts, w);
+  addReady(s, acts, w);
+  return w.steps;
 }
 
+const isDusty = (acts: readonly ActId[]): boolean => acts.some((id) => actOf(id)?.isDusty === true);
+export const isLegacy = (s: Survey): boolean => s.legacy === 'lead' || s.legacy === 'chromate';
+/** What may hold asbestos: dark old filler, underseal, brake dust. */
+export const mayHoldAsbestos = (s: Survey): boolean =>
+  (s.coating !== 'none' && s.oldFiller !== 'no') ||
+  s.alsoOn.includes('underseal') ||
+  s.kind === 'wheel-brake';
+
 /** What must be known or signed before anything is touched. */
-function addSafety(s: Survey, choice: Pick<Choice, 'methods'>, add: Add): void {
+function addSafety(s: Survey, acts: readonly ActId[], gates: readonly StepGate[], { add }: Writer): void {
   if (s.coating !== 'none') add('record', 0.3);
+  for (const gate of gates)
+    add('gate', GATE_HOURS, { what: gate.field, gate, cautions: gate.field === 'legacy' ? ['lead'] : [] });
   if (s.lagging === 'yes') add('refer', 0.5, { what: 'asbestos', cautions: ['asbestos'] });
   if (s.criticality.includes('fuel'))
     add('refer', 0.5, { what: 'gas-free', waitHours: 72, cautions: ['fuel-tank'] });
+  if (s.alsoOn.includes('tar')) add('refer', 0.5, { what: 'tar', cautions: ['tar'] });
+  if (metalOf(s.substrate) === 'magnesium')
+    add('refer', 0.5, { what: 'magnesium', waitHours: CONTRACTOR_WAIT_H, cautions: ['metal-fire'] });
+  if (mayHoldAsbestos(s)) add('test', 0.3, { what: 'asbestos', cautions: ['asbestos'] });
   if (s.coating === 'none') return;
-  if (s.legacy !== 'none') add('test', 0.3, { what: 'legacy', cautions: ['lead'] });
-  const isDusty = choice.methods.some((m) => m !== 'keep' && m !== 'solvent-stripper' && m !== 'hand');
-  if ((s.legacy === 'lead' || s.legacy === 'chromate') && isDusty)
+  if (s.legacy === 'unknown' && !gates.some((g) => g.field === 'legacy'))
+    add('test', 0.3, { what: 'legacy', cautions: ['lead'] });
+  if (isLegacy(s) && isDusty(acts))
     add('refer', 0.5, { what: 'legacy-removal', waitHours: CONTRACTOR_WAIT_H, cautions: ['lead'] });
 }
+/** A look or a quick test, hours. */
+const GATE_HOURS = 0.2;
 
-function addStripping(
-  s: Survey,
-  means: ShopMeans,
-  choice: Pick<Choice, 'methods' | 'pretreat'>,
-  add: Add,
-): void {
-  const { methods } = choice;
-  const keeps = methods.includes('keep');
-  const isBlasted = methods.some((m) => BLASTS.includes(m));
+function addStripping(s: Survey, means: ShopMeans, acts: readonly ActId[], w: Writer): void {
+  const { add } = w;
+  const methods = acts.filter((id): id is Method => actOf(id)?.way !== null);
+  const keeps = acts.includes('keep');
+  if (s.assembled !== 'no') add('mask', maskHours(s), { what: 'openings' });
   add('degrease', degreaseHours(s), { cautions: ['solvent'] });
   if (s.glue !== 'no') add('degrease', glueHours(s), { what: 'glue', cautions: ['solvent'] });
-  if (guardedOf(s).length > 0 && (isBlasted || methods.includes('wire-wheel')))
-    add('mask', maskHours(s), { what: 'before-strip' });
-  for (const m of methods) {
-    const own = CONTRACTED[m];
-    const goesOut = own !== undefined && (own === 'none' || !means.facilities.includes(own));
-    add('strip', stripHours(s, m), {
+  const needsMask = methods.some((m) => BLASTS.includes(m) || m === 'wire-wheel');
+  if (guardedOf(s).length > 0 && needsMask) add('mask', maskHours(s), { what: 'before-strip' });
+  methods.forEach((m, i) => {
+    const act = actOf(m)!;
+    const goesOut = placeOfAct(act, s, means) === 'contractor';
+    // One trip for all that a contractor does.
+    const isFirstOut =
+      goesOut && !methods.slice(0, i).some((x) => placeOfAct(actOf(x)!, s, means) === 'contractor');
+    add('strip', stripHours(s, m, methods.indexOf(m) < i), {
       what: m,
-      waitHours: BATH_WAIT_H[m] ?? (goesOut ? CONTRACTOR_WAIT_H : 0),
+      waitHours: isFirstOut ? CONTRACTOR_WAIT_H : goesOut ? 0 : (BATH_WAIT_H[m] ?? 0),
       cautions: METHOD_CAUTIONS[m] ?? [],
     });
-  }
-  const leavesSlick = methods.some((m) => SLICK.includes(m));
-  const isPlainZinc = s.substrate === 'galvanised' && !isBlasted && choice.pretreat === null;
-  if (keeps || leavesSlick || isPlainZinc)
-    add('abrade', abradeHours(s), { what: keeps ? 'key' : 'after-strip', cautions: ['dust'] });
-  if (isBlasted) add('wash', washHours(s), { what: 'dust' });
+  });
+  const end = acts.reduce((at, id) => afterAct(at, actOf(id)!, s), w.at());
+  // The old coat wet, unless it has been tested: no dust of what may hold lead.
+  if (keeps)
+    add('abrade', abradeHours(s), { what: s.legacy === 'none' ? 'key' : 'key-wet', cautions: ['dust'] });
+  else if (methods.length > 0 && wantsAbrading(end, s))
+    add('abrade', abradeHours(s), { what: 'after-strip', cautions: ['dust'] });
   if (keeps && s.priorPrimer === 'zinc-rich') add('wash', washHours(s), { what: 'zinc-salts' });
-  if (s.oil === 'soaked' || s.oil === 'unknown')
+  addWashes(s, w);
+  if (isSoaked(s) || s.alsoOn.includes('silicone'))
     add('degrease', degreaseHours(s), { what: 'again', cautions: ['solvent'] });
+  if (mayWarmOut(s)) add('degrease', warmOutHours(s), { what: 'warm-out', cautions: ['fire'] });
 }
-const SLICK: readonly Method[] = ['wire-wheel', 'solvent-stripper', 'hand', 'heat-gun'];
+
+/** Rinses what is chemical or salt, blows and wipes dust off, and dries at once. */
+function addWashes(s: Survey, { add, at }: Writer): void {
+  const most = s.category === 'immersed' ? OFF : TRACES;
+  if (standsOn(at(), 'chemical') > OFF) add('wash', washHours(s), { what: 'rinse' });
+  for (let i = 0; i < 2 && standsOn(at(), 'salts') > most; i++) add('wash', washHours(s), { what: 'rinse' });
+  if (standsOn(at(), 'dust') > OFF) add('wash', washHours(s), { what: 'dust' });
+  if (standsOn(at(), 'water') > OFF) add('dry', 0.2, { cautions: ['flash-rust'] });
+}
 const guardedOf = (s: Survey): readonly Feature[] => s.features.filter((f) => PROTECTED.includes(f));
 
-/** From bare metal to the first coat. */
-function addReady(s: Survey, choice: Pick<Choice, 'methods' | 'pretreat'>, add: Add): void {
-  const metal = metalOf(s.substrate);
+/** A look at the bare metal, by the licensed where it must be, and the tests that go with it. */
+function addInspection(s: Survey, acts: readonly ActId[], { add }: Writer): void {
   add('inspect', 0.3);
   if (s.criticality.some((c) => c !== 'fuel'))
     add('refer', 0.5, { what: 'inspection', cautions: ['refer-critical'] });
-  if (metal === 'magnesium')
-    add('refer', 0.5, { what: 'magnesium', waitHours: CONTRACTOR_WAIT_H, cautions: ['metal-fire'] });
-  if (isFerrous(metal) && !choice.methods.includes('keep') && s.salt !== 'no' && s.rust !== 'none')
+  const ferrous = isFerrous(metalOf(s.substrate));
+  if (ferrous && !acts.includes('keep') && s.salt !== 'no' && s.rust !== 'none')
     add('test', 0.4, { what: 'salt' });
   if (s.features.includes('close-fit')) add('test-fit', 0.5);
-  if (choice.pretreat) add('pretreat', pretreatHours(s), { what: choice.pretreat, cautions: ['acid'] });
+}
+
+/** From bare metal to the first coat. */
+function addReady(s: Survey, acts: readonly ActId[], w: Writer): void {
+  const { add } = w;
+  for (const id of acts) {
+    if (actOf(id)?.way !== null) continue;
+    add('pretreat', pretreatHours(s), { what: id, cautions: ['acid'] });
+    addWashes(s, w);
+  }
   if (guardedOf(s).length > 0) add('mask', maskHours(s), { what: 'before-paint' });
   if (s.substrate === 'zinc-diecast') add('test', 0.5, { what: 'adhesion-trial', waitHours: TRIAL_WAIT_H });
+  add('wash', 0.1, { what: 'wipe', cautions: ['solvent'] });
   const hasEdges = s.features.includes('welds-rivets') || s.features.includes('thin-edges');
   if (hasEdges && s.category !== 'C1' && s.category !== 'C2') add('stripe', 0.3);
 }
@@ -180,7 +235,7 @@ export function coatSteps(
   layers: readonly LayerChoice[],
   families: ReadonlyMap<string, Family>,
 ): RouteStep[] {
-  const { steps, add } = writer();
+  const { steps, add } = writer(s);
   addCoats(s, means, layers, families, add);
   const last = layers[layers.length - 1];
   if (isHeldOpen(s, means, last, families)) add('topcoat', 0, { what: OPEN_COATS });
@@ -188,7 +243,7 @@ export function coatSteps(
   if (layers.some((l) => families.get(l.familyId)?.sheet.cureBy === 'bake'))
     add('bake', 0.5, { waitHours: 4, cautions: ['heat'] });
   else if (last) add('cure', 0.1, { waitHours: stageHours(families.get(last.familyId), 'service') });
-  if (s.features.includes('box-section') && last)
+  if (s.features.includes('box-section') && last) {
     add('cavity', coatHours(s, 'gun'), {
       familyId: 'cavity-wax',
       coats: 1,
@@ -196,6 +251,13 @@ export function coatSteps(
       tool: 'gun',
       cautions: ['solvent'],
     });
+    add('care', 0, { what: 'wax-yearly' });
+  }
+  // Metal that stays bright is never without an end: an oil film as soon as the masking is off.
+  if (brightFeatures(s).length > 0 && last) {
+    add('preserve', 0.2, { what: 'oil-film', zoneId: 'bright' });
+    add('care', 0, { what: 'renew-oil', zoneId: 'bright' });
+  }
   if (s.criticality.includes('control-surface') && last)
     add('refer', 1, { what: 're-balance', cautions: ['refer-critical'] });
   return steps;
@@ -216,7 +278,12 @@ function isHeldOpen(
 
 const METHOD_CAUTIONS: Readonly<Partial<Record<Method, readonly string[]>>> = {
   'grit-blast': ['blast'],
+  'fine-blast': ['blast'],
+  'spot-blast': ['blast'],
   'bead-blast': ['blast'],
+  'vapour-blast': ['blast'],
+  sweep: ['blast'],
+  'plastic-media': ['blast'],
   'dry-ice': ['oxygen'],
   'citric-bath': ['acid'],
   'chelating-bath': ['flash-rust'],
@@ -224,7 +291,10 @@ const METHOD_CAUTIONS: Readonly<Partial<Record<Method, readonly string[]>>> = {
   'hot-caustic': ['lye'],
   'solvent-stripper': ['stripper'],
   'wire-wheel': ['eyes'],
+  'rotary-bristle': ['eyes'],
   disc: ['dust'],
+  'spot-disc': ['dust'],
+  hand: ['dust'],
   'needle-gun': ['eyes'],
   'heat-gun': ['heat'],
 };
@@ -254,12 +324,13 @@ function addCoats(
     if (!family) return;
     const below = i > 0 ? families.get(layers[i - 1]!.familyId) : undefined;
     const tool = toolFor(s, means, family);
-    const perCoat = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool);
+    // Levelling is counted by its rounds, most of whose film is blocked off again.
+    const work = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool) * layer.coats;
     const polish = layer.kind === 'topcoat' && s.finish === 'show' ? polishHours(s) : 0;
-    add(layer.kind, perCoat * layer.coats + polish, {
+    add(layer.kind, work + polish, {
       familyId: layer.familyId,
       coats: layer.coats,
-      dftUm: family.sheet.dftUm,
+      dftUm: layer.dftUm ?? family.sheet.dftUm,
       tool,
       policy: policyFor(means, below, family),
       waitHours: stageHours(family, 'minRecoat') * layer.coats,

@@ -1,5 +1,6 @@
 import type { Category, Durability } from '../part/survey.ts';
-import { paintOf, totalUm, uses, type RouteView } from './view.ts';
+import { capUm } from './caps.ts';
+import { paintOf, totalUm, type RouteView } from './view.ts';
 
 type System = 'epoxy-urethane' | 'zinc-epoxy-urethane' | 'alkyd';
 type Row = Readonly<Partial<Record<Durability, number>>>;
@@ -28,6 +29,13 @@ export const LEAST_FILM_UM: Readonly<Record<System, Readonly<Partial<Record<Cate
     C5: { L: 200, M: 260 },
   },
 };
+const ORDER: readonly Durability[] = ['L', 'M', 'H', 'VH'];
+/** Least film of a system by category and durability, µm; an empty cell at the low end asks the next higher. C1 is designed as C2. */
+export function leastUm(system: System, category: Category, durability: Durability): number | null {
+  const row = LEAST_FILM_UM[system][category === 'C1' ? 'C2' : category];
+  const d = ORDER.slice(ORDER.indexOf(durability)).find((x) => row?.[x] !== undefined);
+  return d === undefined ? null : row![d]!;
+}
 /** Years to first major maintenance; an expectation, not a guarantee. Source: ISO 12944-1:2018 (from memory). */
 export const LIFE_YEARS: Readonly<Record<Durability, string>> = {
   L: 'up to 7',
@@ -71,20 +79,21 @@ function systemOf(v: RouteView): System | null {
   return paint[0]?.family.traits.pigment === 'zinc-metal' ? 'zinc-epoxy-urethane' : 'epoxy-urethane';
 }
 
+/** The table holds for Sa 2½ by blasting, with a profile. */
+const isBlasted = (v: RouteView): boolean => v.surface().clean === 4 && v.surface().profileUm !== null;
+
 /** What film the exposure asks of a route, where a published table covers it. C1 is designed as C2. */
 export function leastFilm(v: RouteView): LeastFilm {
-  if (v.survey.category === 'unknown')
-    return v.metal === 'steel' && uses(v, 'grit-blast') ? { kind: 'ask' } : { kind: 'no-published-life' };
+  if (v.survey.category === 'unknown' && capUm(v.survey) === null)
+    return v.metal === 'steel' && isBlasted(v) ? { kind: 'ask' } : { kind: 'no-published-life' };
+  // Thin because it flexes, must go together or must give off heat: the form's cap beats the table.
+  if (capUm(v.survey) !== null) return { kind: 'no-published-life' };
   const system = systemOf(v);
-  const isInScope = v.metal === 'steel' && uses(v, 'grit-blast') && !v.keeps && (v.survey.heatC ?? 60) <= 120;
+  const isInScope = v.metal === 'steel' && isBlasted(v) && !v.keeps && (v.survey.heatC ?? 60) <= 120;
   if (!isInScope || system === null || v.survey.category === 'CX' || v.survey.category === 'immersed')
     return { kind: 'no-published-life' };
-  const row = LEAST_FILM_UM[system][v.survey.category === 'C1' ? 'C2' : v.survey.category];
-  // Where the table leaves a cell empty at the low end, the next higher durability is asked.
-  const order: readonly Durability[] = ['L', 'M', 'H', 'VH'];
-  const from = order.slice(order.indexOf(v.survey.durability));
-  const d = from.find((x) => row?.[x] !== undefined);
-  return d === undefined ? { kind: 'no-published-life' } : { kind: 'scope', um: row![d]!, system };
+  const um = leastUm(system, v.survey.category, v.survey.durability);
+  return um === null ? { kind: 'no-published-life' } : { kind: 'scope', um, system };
 }
 
 /** Expected years to first major maintenance, by the table's scope; null where nothing is published. */

@@ -3,6 +3,7 @@ import type { Tool } from '../products/traits.ts';
 /** Steps of a route in the order of the work (trade.md 2). */
 export const STEP_KINDS = [
   'record',
+  'gate',
   'test',
   'refer',
   'degrease',
@@ -10,6 +11,7 @@ export const STEP_KINDS = [
   'strip',
   'abrade',
   'wash',
+  'dry',
   'inspect',
   'repair',
   'test-fit',
@@ -25,23 +27,37 @@ export const STEP_KINDS = [
   'cure',
   'cavity',
   'reassemble',
+  'preserve',
+  'send',
+  'replace',
+  'care',
 ] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
 
-/** Ways of derusting and stripping (trade.md 4). `keep` leaves a sound coat on and keys it. */
+/** Ways of derusting and stripping. `keep` leaves a sound coat on and keys it; what each takes off: `surface/acts.ts`. */
 export const METHODS = [
   'grit-blast',
+  'fine-blast',
+  'spot-blast',
   'bead-blast',
+  'vapour-blast',
+  'sweep',
+  'plastic-media',
   'dry-ice',
+  'rotary-bristle',
+  'needle-gun',
+  'wire-wheel',
+  'disc',
+  'spot-disc',
+  'spot-wet',
+  'hand',
+  'scrape',
+  'pad',
   'chelating-bath',
   'citric-bath',
   'electrolysis',
   'hot-caustic',
   'solvent-stripper',
-  'wire-wheel',
-  'disc',
-  'hand',
-  'needle-gun',
   'heat-gun',
   'keep',
 ] as const;
@@ -54,9 +70,25 @@ export type WindowPolicy = 'in-window' | 'wet-on-wet' | 'harden-scuff';
 /** What a step says that stands for coats not chosen yet, because the colour is undecided. */
 export const OPEN_COATS = 'open';
 
+/** A test or look that a route rests on: it goes on as written only where the answer is one of `passes`. */
+export interface StepGate {
+  readonly field: string;
+  readonly passes: readonly string[];
+  /** What it comes to where the answer is another; null: not worked out. */
+  readonly otherwise: {
+    readonly acts: readonly string[];
+    readonly hours: number;
+    readonly days: number;
+    readonly cost: number;
+  } | null;
+}
+
 export interface RouteStep {
   readonly stepId: string;
   readonly kind: StepKind;
+  /** The zone it is for; absent: the outside, or the whole part. */
+  readonly zoneId?: string;
+  readonly gate?: StepGate;
   /** What exactly: a method, a pretreatment, which test, what is masked. */
   readonly what?: string;
   readonly familyId?: string;

@@ -54,6 +54,8 @@ export interface Rule {
    */
   readonly phase: 'prep' | 'coats' | 'route';
   readonly source: RuleSource;
+  /** A matter of life and limb: no reason lifts it, the answer is to refer. */
+  readonly safety?: true;
   /** What would remove the reason, when the rule refuses. */
   readonly remedies: readonly Remedy[];
   readonly check: (v: RouteView) => Finding;

@@ -1,8 +1,12 @@
 import type { Finish, Survey } from '../part/survey.ts';
+import type { Family } from '../products/catalogue/index.ts';
+import type { Tool } from '../products/traits.ts';
+import { leastUm } from './exposure.ts';
 import { UNKNOWN_AREA_M2 } from './hours.ts';
-import { leastFilm } from './exposure.ts';
-import type { Judgement } from './judge.ts';
-import { isFerrous, paintOf, totalUm, uses, type RouteView } from './view.ts';
+import { COAT_KINDS_OF_STEP, type RouteStep } from './route.ts';
+import { standsOn } from './surface/asks.ts';
+import type { Surface } from './surface/state.ts';
+import type { CoatView } from './view.ts';
 
 export const QUALITIES = [
   'protection',
@@ -20,9 +24,9 @@ export type Weights = Readonly<Record<Quality, number>>;
 /** What each standard of finish asks first (common practice, no published source); a shop may set its own. */
 export const WEIGHTS: Readonly<Record<Finish, Weights>> = {
   working: {
-    protection: 3,
+    protection: 4,
     days: 1,
-    hours: 3,
+    hours: 2.5,
     cost: 1,
     finish: 0.5,
     forgiveness: 1.5,
@@ -30,7 +34,7 @@ export const WEIGHTS: Readonly<Record<Finish, Weights>> = {
     practice: 2,
   },
   'as-built': {
-    protection: 3,
+    protection: 4,
     days: 1,
     hours: 2,
     cost: 1,
@@ -40,16 +44,24 @@ export const WEIGHTS: Readonly<Record<Finish, Weights>> = {
     practice: 2,
   },
   show: {
-    protection: 2,
+    protection: 3,
     days: 0.5,
     hours: 1,
     cost: 0.5,
-    finish: 4,
+    finish: 3,
     forgiveness: 0.5,
     reversibility: 0.5,
     practice: 2,
   },
 };
+
+/** Outdoors a look never outweighs what keeps the metal. */
+export const isOutdoors = (s: Survey): boolean =>
+  s.sun === 'yes' || ['C3', 'C4', 'C5', 'CX', 'immersed'].includes(s.category);
+export function weightsFor(s: Survey): Weights {
+  const w = WEIGHTS[s.finish];
+  return isOutdoors(s) ? { ...w, finish: Math.min(w.finish, w.protection / 2) } : w;
+}
 
 /** What a route takes and gives, in figures that can be compared. */
 export interface Figures {
@@ -60,29 +72,59 @@ export interface Figures {
   readonly filmUm: number;
 }
 /** Share of poured paint that lands on the part, by tool (common practice, no published source). */
-const TRANSFER = { gun: 0.45, aerosol: 0.35, brush: 0.9, roller: 0.85 } as const;
+const TRANSFER: Readonly<Record<Tool, number>> = { gun: 0.45, aerosol: 0.35, brush: 0.9, roller: 0.85 };
 /** A session is three hours, and there are three a week. */
 const HOURS_PER_DAY = (3 * 3) / 7;
 const CONTRACTOR_PER_M2 = 45;
+const TRIP_COST = 30;
 
-export function figuresOf(v: RouteView): Figures {
-  const areaM2 = v.survey.areaM2 ?? UNKNOWN_AREA_M2;
-  const hours = v.steps.reduce((sum, s) => sum + s.hours, 0);
-  const waitHours = v.steps.reduce((sum, s) => sum + s.waitHours, 0);
-  const paint = v.coats.reduce((sum, c) => {
-    const litres = (areaM2 * totalUm(c)) / (c.family.sheet.vsPct * 10) / TRANSFER[c.tool];
-    return sum + litres * c.family.traits.costPerLitre;
-  }, 0);
-  const trips = v.steps.some((s) => s.kind === 'strip' && s.waitHours > 24 * 7)
-    ? CONTRACTOR_PER_M2 * areaM2 + 30
-    : 0;
+/** Part of a route's figures: the preparation's or the coats'. */
+export interface Takes {
+  readonly hours: number;
+  readonly waitHours: number;
+  readonly cost: number;
+  readonly filmUm: number;
+}
+
+/** Hands, waits, money and film of some steps. A trip to a contractor is one, however many acts he does. */
+export function takesOf(
+  s: Survey,
+  steps: readonly RouteStep[],
+  families: ReadonlyMap<string, Family>,
+): Takes {
+  const areaM2 = s.areaM2 ?? UNKNOWN_AREA_M2;
+  let [hours, waitHours, cost, filmUm] = [0, 0, 0, 0];
+  for (const step of steps) {
+    hours += step.hours;
+    waitHours += step.waitHours;
+    if ((step.kind === 'strip' || step.kind === 'send') && step.waitHours > 24 * 7)
+      cost += CONTRACTOR_PER_M2 * areaM2 + TRIP_COST;
+    const family = step.familyId === undefined ? undefined : families.get(step.familyId);
+    if (!family || !COAT_KINDS_OF_STEP.includes(step.kind)) continue;
+    const um = step.coats * (step.dftUm ?? family.sheet.dftUm);
+    cost +=
+      ((areaM2 * um) / (family.sheet.vsPct * 10) / TRANSFER[step.tool ?? 'gun']) * family.traits.costPerLitre;
+    if (step.kind !== 'cavity') filmUm += um;
+  }
+  return { hours, waitHours, cost, filmUm };
+}
+
+export const figuresFrom = (...takes: readonly Takes[]): Figures => {
+  const sum = (f: (t: Takes) => number): number => takes.reduce((n, t) => n + f(t), 0);
+  const hours = sum((t) => t.hours);
   return {
     hours,
-    days: hours / HOURS_PER_DAY + waitHours / 24,
-    cost: paint + trips,
-    filmUm: paintOf(v).reduce((sum, c) => sum + totalUm(c), 0),
+    days: hours / HOURS_PER_DAY + sum((t) => t.waitHours) / 24,
+    cost: sum((t) => t.cost),
+    filmUm: sum((t) => t.filmUm),
   };
-}
+};
+
+export const figuresOf = (
+  s: Survey,
+  steps: readonly RouteStep[],
+  families: ReadonlyMap<string, Family>,
+): Figures => figuresFrom(takesOf(s, steps, families));
 
 /** Each quality 0…1 and the weighted mean, so that the working can be shown. */
 export interface Score {
@@ -90,46 +132,89 @@ export interface Score {
   readonly parts: Readonly<Record<Quality, number>>;
 }
 
-/** Outdoors a one-pack finish opens up sooner than a two-pack (common practice, no published source). */
-function weathering(v: RouteView): number {
-  const isOut = v.survey.sun === 'yes' || ['C3', 'C4', 'C5', 'CX'].includes(v.survey.category);
-  const last = v.paint[v.paint.length - 1];
-  return isOut && last && last.family.sheet.packs === 1 && last.family.sheet.binder !== 'silicone-heat'
-    ? 0.85
-    : 1;
+/**
+ * How well paint holds to what the preparation reached, 0…1 (common practice, no published source): blasted best, then
+ * pickled and keyed, power tools, hand tools; what still stands lowers it further.
+ */
+export function gripOf(at: Surface, keeps: boolean, isFerrous: boolean): number {
+  if (keeps) return 0.72;
+  if (!isFerrous) return at.isConverted || at.isSwept ? 1 : 0.88;
+  const clean = at.isPickled ? 0.95 : ([0.6, 0.7, 0.82, 0.88, 1][at.clean] ?? 0.6);
+  const left = standsOn(at, 'tight-rust') + standsOn(at, 'pit-rust') + standsOn(at, 'scale');
+  return clean * (1 - 0.1 * Math.min(1, left / 16));
 }
+
+/** Outdoors some finishes open up sooner than a two-pack (common practice, no published source). */
+function weathering(s: Survey, last: CoatView | undefined): number {
+  if (!last || !isOutdoors(s)) return 1;
+  switch (last.family.sheet.binder) {
+    case 'cellulose-1k':
+    case 'bitumen':
+      return 0.6;
+    case 'oil-1k':
+      return 0.75;
+    case 'silicone-heat':
+    case 'wax':
+      return 1;
+    default:
+      return last.family.sheet.packs === 1 ? 0.85 : 1;
+  }
+}
+/** Old families are for where heritage practice asks for them; by default a sound modern route comes first. */
+const isHeritage = (c: CoatView): boolean =>
+  c.family.traits.isLegacy || c.family.sheet.binder === 'bitumen' || c.family.sheet.binder === 'oil-1k';
 
 const least = (list: readonly number[]): number => Math.min(...list);
 const cap = (x: number): number => Math.max(0, Math.min(1, x));
 
-export function scoreOf(v: RouteView, f: Figures, j: Judgement, survey: Survey, weights: Weights): Score {
-  const paint = paintOf(v);
+export interface ScoreInput {
+  readonly survey: Survey;
+  readonly paint: readonly CoatView[];
+  readonly figures: Figures;
+  readonly grip: number;
+  readonly keeps: boolean;
+  /** How much it is done as this house does it: preferences that spoke. */
+  readonly preferences: number;
+  readonly weights?: Weights;
+}
+
+/** The film that is wanted here, µm: the published table's where there is one, else by analogy. */
+function wantedUm(s: Survey, paint: readonly CoatView[]): number {
+  const isZinc = paint[0]?.family.traits.pigment === 'zinc-metal';
+  const isAlkyd = paint.some((c) => ['alkyd-1k', 'oil-1k'].includes(c.family.sheet.binder));
+  const system = isAlkyd ? 'alkyd' : isZinc ? 'zinc-epoxy-urethane' : 'epoxy-urethane';
+  const um = leastUm(system, s.category, s.durability);
+  return um ?? (s.category === 'immersed' ? 300 : s.concealed === 'yes' ? 80 : 120);
+}
+
+export function scoreOf(input: ScoreInput): Score {
+  const { survey, paint, figures: f } = input;
   const last = paint[paint.length - 1];
-  const need = leastFilm(v);
-  const neededUm = need.kind === 'scope' ? need.um : survey.concealed === 'yes' ? 80 : 120;
   const barrier =
     paint.length === 0
       ? 0
-      : paint.reduce((sum, c) => sum + c.family.traits.barrier * totalUm(c), 0) / (3 * Math.max(1, f.filmUm));
-  const baseGrip = v.keeps ? 0.7 : uses(v, 'grit-blast') || !isFerrous(v.metal) ? 1 : 0.85;
+      : paint.reduce((sum, c) => sum + c.family.traits.barrier * c.coats * c.dftUm, 0) /
+        (3 * Math.max(1, f.filmUm));
   const areaM2 = survey.areaM2 ?? UNKNOWN_AREA_M2;
   // Zinc protects where the film is broken, which is what a harsh place does to films.
   const isHarsh = ['C4', 'C5', 'CX'].includes(survey.category);
-  const isZinc = v.coats[0]?.family.traits.pigment === 'zinc-metal';
+  const isZinc = paint[0]?.family.traits.pigment === 'zinc-metal';
   const parts: Record<Quality, number> = {
     protection:
-      cap((f.filmUm / neededUm) * 0.6 + barrier * 0.4) *
-      baseGrip *
-      weathering(v) *
+      cap(Math.min(1, f.filmUm / wantedUm(survey, paint)) * 0.6 + barrier * 0.4) *
+      input.grip *
+      weathering(survey, last) *
+      (paint.some(isHeritage) ? 0.8 : 1) *
       (isHarsh && !isZinc ? 0.85 : 1),
     days: 1 / (1 + f.days / 21),
     hours: 1 / (1 + f.hours / (2 + 3 * areaM2)),
     cost: 1 / (1 + f.cost / (20 + 25 * areaM2)),
-    finish: last ? last.family.traits.look / 3 : 0,
+    finish: survey.concealed === 'yes' ? 1 : last ? last.family.traits.look / 3 : 0,
     forgiveness: paint.length === 0 ? 1 : least(paint.map((c) => c.family.traits.forgiving)) / 3,
-    reversibility: last ? last.family.traits.removable / 3 : 1,
-    practice: cap(j.preferences.length / 6),
+    reversibility: (last ? last.family.traits.removable / 3 : 1) * 0.5 + (input.keeps ? 0.5 : 0),
+    practice: cap(input.preferences / 6),
   };
+  const weights = input.weights ?? weightsFor(survey);
   const sum = QUALITIES.reduce((t, q) => t + weights[q], 0);
   return { total: QUALITIES.reduce((t, q) => t + weights[q] * parts[q], 0) / sum, parts };
 }

@@ -3,8 +3,9 @@ import { metalOf } from '../products/traits.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { windowRule } from '../cure/windows.ts';
 import type { LayerChoice } from './build.ts';
-import { coatsFor, LEAST_FILM_UM } from './exposure.ts';
-import type { Method, RoutePretreatment } from './route.ts';
+import { capUm } from './caps.ts';
+import { coatsFor, leastUm } from './exposure.ts';
+import type { StepKind } from './route.ts';
 
 const FINISHES = {
   none: [],
@@ -29,6 +30,7 @@ const FINE: readonly FinishKey[] = ['gloss', 'engine2', 'metallic', 'cellulose']
 /** Primers from the metal up, each with the finishes the trade puts over it; the sheets and the rules judge what is left. */
 const SYSTEMS: readonly (readonly [primers: readonly string[], finishes: readonly FinishKey[]])[] = [
   [[], ['enamel', 'engine', 'linseed', 'heat', 'heatAluminium', 'tank', 'powder', 'bitumen']],
+  [['heat-primer'], ['engine', 'engine2']],
   [['epoxy-primer'], ['none', ...FINE, 'enamel', 'engine', 'linseed', 'water', 'moisture', 'tank']],
   [['epoxy-mastic'], ['none', ...FINE, 'enamel', 'engine', 'linseed', 'water', 'moisture']],
   [['epoxy-aero'], ['none', ...FINE, 'enamel']],
@@ -89,28 +91,27 @@ export function systemsOf(families: ReadonlyMap<string, Family>): System[] {
   return out;
 }
 
-/** A system as layers for a part: levelling where the finish asks for it, coats enough for the exposure. */
+const kindOf = (f: Family): StepKind =>
+  f.sheet.role === 'etch'
+    ? 'etch'
+    : f.sheet.role === 'filler'
+      ? 'level'
+      : f.sheet.role === 'intermediate'
+        ? 'intermediate'
+        : 'prime';
+
+/** A system as layers for a part: levelling where the finish asks for it, coats enough for the exposure, no more than it may carry. */
 export function layersOf(system: System, s: Survey, families: ReadonlyMap<string, Family>): LayerChoice[] {
   const layers: LayerChoice[] = system.primers.map((f) => ({
-    kind:
-      f.sheet.role === 'etch'
-        ? 'etch'
-        : f.sheet.role === 'filler'
-          ? 'level'
-          : f.sheet.role === 'intermediate'
-            ? 'intermediate'
-            : 'prime',
+    kind: kindOf(f),
     familyId: f.familyId,
     coats: 1,
   }));
   const surfacer = families.get('surfacer-2k');
   const lastPrimer = system.primers[system.primers.length - 1];
   const firstFinish = system.finishes[0];
-  const needsLevel =
-    s.concealed !== 'yes' &&
-    ((s.finish === 'show' && s.pits !== 'none') || (s.finish === 'as-built' && s.pits === 'deep'));
   if (
-    needsLevel &&
+    wantsLevelling(s) &&
     surfacer &&
     lastPrimer &&
     firstFinish &&
@@ -127,16 +128,51 @@ export function layersOf(system: System, s: Survey, families: ReadonlyMap<string
       coats,
     });
   }
-  return thickened(layers, system, s, families);
+  return capped(thickened(layers, system, s, families), s, families);
 }
 
-/** Adds primer coats until the film reaches what the exposure asks, where a table covers it; else two of an epoxy. */
+/** Pits under a finish that shows them are levelled; never on a pressure part, where pits stay visible. */
+export const wantsLevelling = (s: Survey): boolean =>
+  s.concealed !== 'yes' &&
+  s.category !== 'immersed' &&
+  (s.heatC ?? 0) <= 80 &&
+  !s.criticality.includes('pressure') &&
+  ((s.finish === 'show' && s.pits !== 'none') || (s.finish === 'as-built' && s.pits === 'deep'));
+
+/** Fewer coats, from the last down, until the part's form can carry them: it is thin because it must be. */
+function capped(
+  layers: readonly LayerChoice[],
+  s: Survey,
+  families: ReadonlyMap<string, Family>,
+): LayerChoice[] {
+  const most = capUm(s);
+  const list = layers.map((l) => ({ ...l }));
+  if (most === null) return list;
+  const um = (): number =>
+    list.reduce((sum, l) => sum + l.coats * (l.dftUm ?? families.get(l.familyId)!.sheet.dftUm), 0);
+  for (let i = list.length - 1; i >= 0 && um() > most; i--)
+    while (list[i]!.coats > 1 && um() > most) list[i] = { ...list[i]!, coats: list[i]!.coats - 1 };
+  return list;
+}
+
+/** The film a published table asks of this system on blasted steel here, µm; 0 where it says nothing. */
+function tableUm(system: System, s: Survey): number {
+  const isZinc = system.primers[0]?.traits.pigment === 'zinc-metal';
+  const alkyd = [...system.primers, ...system.finishes].some(
+    (f) => f.sheet.binder === 'alkyd-1k' || f.sheet.binder === 'oil-1k',
+  );
+  const kind = alkyd ? 'alkyd' : isZinc ? 'zinc-epoxy-urethane' : 'epoxy-urethane';
+  return metalOf(s.substrate) === 'steel' ? (leastUm(kind, s.category, s.durability) ?? 0) : 0;
+}
+
+/** Adds primer coats until the film reaches what the exposure asks, where a table or a sheet covers it. */
 function thickened(
   layers: LayerChoice[],
   system: System,
   s: Survey,
   families: ReadonlyMap<string, Family>,
 ): LayerChoice[] {
+  if (s.category === 'immersed') return immersed(layers, s, families);
   const builder = layers.findIndex(
     (l) => l.kind === 'prime' && families.get(l.familyId)!.traits.pigment !== 'zinc-metal',
   );
@@ -144,20 +180,7 @@ function thickened(
   const um = (l: LayerChoice): number => l.coats * families.get(l.familyId)!.sheet.dftUm;
   const others = layers.reduce((sum, l, i) => sum + (i === grow ? 0 : um(l)), 0);
   const family = families.get(layers[grow]!.familyId)!;
-  const isZinc = system.primers[0]?.traits.pigment === 'zinc-metal';
-  const alkyd = [...system.primers, ...system.finishes].some(
-    (f) => f.sheet.binder === 'alkyd-1k' || f.sheet.binder === 'oil-1k',
-  );
-  const kind = alkyd ? 'alkyd' : isZinc ? 'zinc-epoxy-urethane' : 'epoxy-urethane';
-  const category = s.category === 'C1' ? 'C2' : s.category;
-  const row = metalOf(s.substrate) === 'steel' ? LEAST_FILM_UM[kind][category] : undefined;
-  const order = ['L', 'M', 'H', 'VH'] as const;
-  const needUm = row
-    ? (order
-        .slice(order.indexOf(s.durability))
-        .map((d) => row[d])
-        .find((x) => x !== undefined) ?? 0)
-    : 0;
+  const needUm = tableUm(system, s);
   const wanted = needUm > others ? coatsFor(needUm - others, family.sheet.dftUm, 'epoxy-urethane') : 1;
   const most = Math.max(1, Math.floor(family.traits.totalMaxUm / family.sheet.dftUm));
   return layers.map((l, i) =>
@@ -165,48 +188,22 @@ function thickened(
   );
 }
 
-/** Ways to bare or key the part that its metal and state leave open; the rules judge them. */
-export interface PrepChoice {
-  readonly methods: readonly Method[];
-  readonly pretreat: RoutePretreatment | null;
-}
-const STRIPS: readonly (readonly Method[])[] = [
-  ['grit-blast'],
-  ['bead-blast'],
-  ['keep'],
-  ['chelating-bath'],
-  ['wire-wheel'],
-  ['disc'],
-  ['solvent-stripper'],
-  ['hand'],
-  ['citric-bath'],
-  ['electrolysis'],
-  ['hot-caustic'],
-  ['needle-gun', 'disc'],
-  ['heat-gun'],
-  ['dry-ice', 'disc'],
-  ['solvent-stripper', 'chelating-bath'],
-];
-export function prepsFor(s: Survey): PrepChoice[] {
-  const metal = metalOf(s.substrate);
-  const pretreats: (RoutePretreatment | null)[] =
-    metal === 'steel' || metal === 'iron'
-      ? [null, 'phosphate']
-      : metal === 'aluminium' || metal === 'magnesium'
-        ? [null, 'conversion']
-        : s.substrate === 'galvanised'
-          ? ['t-wash', null]
-          : [null];
-  return STRIPS.filter(
-    (m) =>
-      s.coating !== 'none' ||
-      !(
-        m.includes('keep') ||
-        m.includes('heat-gun') ||
-        m.includes('solvent-stripper') ||
-        m.includes('dry-ice')
-      ),
-  ).flatMap((methods) =>
-    (methods.includes('keep') ? [null] : pretreats).map((pretreat) => ({ methods, pretreat })),
+/** Under a fluid: at least two coats of what stands it, each anywhere between its sheet's least and most. */
+function immersed(
+  layers: readonly LayerChoice[],
+  s: Survey,
+  families: ReadonlyMap<string, Family>,
+): LayerChoice[] {
+  const stands = (l: LayerChoice): boolean => {
+    const { fluids } = families.get(l.familyId)!.traits;
+    return s.fluids.every((f) => fluids.includes(f));
+  };
+  const grow = layers.findIndex((l) => l.kind !== 'etch' && stands(l));
+  if (grow < 0) return [...layers];
+  const { sheet, traits } = families.get(layers[grow]!.familyId)!;
+  const coats = Math.max(2, Math.ceil(traits.immersedLeastUm / sheet.dftMaxUm));
+  const dftUm = Math.max(sheet.dftUm, Math.ceil(traits.immersedLeastUm / coats));
+  return layers.map((l, i) =>
+    i === grow ? { ...l, coats, ...(dftUm === sheet.dftUm ? {} : { dftUm }) } : l,
   );
 }

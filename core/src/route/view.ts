@@ -1,3 +1,4 @@
+import { hardnessOf } from '../part/kinds.ts';
 import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Feature, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
@@ -10,6 +11,9 @@ import {
   type RouteStep,
   type WindowPolicy,
 } from './route.ts';
+import { ACTS, actOf } from './surface/acts.ts';
+import { surfaceUnderFirstCoat, type Seen } from './surface/walk.ts';
+import type { Surface } from './surface/state.ts';
 
 /** A coat of the route with its family looked up. */
 export interface CoatView {
@@ -40,14 +44,24 @@ export interface RouteView {
   /** Neighbouring coats of different steps, below first. */
   readonly pairs: readonly (readonly [CoatView, CoatView])[];
   readonly unknownFamilies: readonly string[];
+  /** What the first coat meets, walked through the steps from what the survey found; worked out when first asked for. */
+  readonly surface: () => Surface;
 }
 
+/** What was answered by the metal itself, filled in. */
+export const settled = (s: Survey): Survey => {
+  const hardened = hardnessOf(s);
+  return hardened === s.hardened ? s : { ...s, hardened };
+};
+
 export function viewOf(
-  survey: Survey,
+  asked: Survey,
   means: ShopMeans,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
+  seen?: Seen,
 ): RouteView {
+  const survey = settled(asked);
   const methods: Method[] = [];
   const pretreats: RoutePretreatment[] = [];
   const coats: CoatView[] = [];
@@ -76,6 +90,7 @@ export function viewOf(
     }
   }
   const paint = coats.filter((c) => c.kind !== 'cavity');
+  let walked: Surface | undefined;
   return {
     survey,
     means: meansFor(survey, means),
@@ -89,6 +104,7 @@ export function viewOf(
     paint,
     pairs: paint.slice(1).map((c, i) => [paint[i]!, c] as const),
     unknownFamilies,
+    surface: () => (walked ??= surfaceUnderFirstCoat(survey, steps, seen)),
   };
 }
 
@@ -98,30 +114,31 @@ export const lastCoat = (v: RouteView): CoatView | undefined => v.paint[v.paint.
 export const has = (v: RouteView, feature: Feature): boolean => v.survey.features.includes(feature);
 export const uses = (v: RouteView, ...methods: readonly Method[]): boolean =>
   methods.some((m) => v.methods.includes(m));
+/** Acts of the route, pretreatments too, whose table entry says so; the first one's name, or undefined. */
+export function actThat(v: RouteView, is: (a: (typeof ACTS)[number]) => boolean): string | undefined {
+  return [...v.methods, ...v.pretreats].find((id) => {
+    const a = actOf(id);
+    return a !== undefined && is(a);
+  });
+}
 /** Index of the first step of a kind (and of what it does), or −1. */
 export function indexOf(v: RouteView, kind: RouteStep['kind'], what?: string): number {
   return v.steps.findIndex((s) => s.kind === kind && (what === undefined || s.what === what));
 }
+/** The first step that takes something off, keys or dips: what must be known first is known before it. */
 export const stripIndex = (v: RouteView): number => indexOf(v, 'strip');
 export const firstCoatIndex = (v: RouteView): number => firstCoat(v)?.index ?? v.steps.length;
-/** Methods that throw or cut the old coat as dust. */
-export const DUSTY: readonly Method[] = [
-  'grit-blast',
-  'bead-blast',
-  'wire-wheel',
-  'disc',
-  'needle-gun',
-  'keep',
-];
-export const BLASTS: readonly Method[] = ['grit-blast', 'bead-blast'];
-export const ACIDS: readonly Method[] = ['citric-bath', 'electrolysis'];
+
+const methodsThat = (is: (a: (typeof ACTS)[number]) => boolean): readonly Method[] =>
+  ACTS.filter(is).map((a) => a.actId as Method);
+/** Methods that throw or cut the old coat as dust, and those that soften it by heat. */
+export const DUSTY: readonly Method[] = methodsThat((a) => a.isDusty);
+export const BLASTS: readonly Method[] = methodsThat((a) => a.way === 'blast' && a.actId !== 'dry-ice');
+export const BATHS: readonly Method[] = methodsThat((a) => a.way === 'bath');
+/** What grinds oil into metal if it is not off first. */
 export const ABRASIVE: readonly Method[] = [
-  'grit-blast',
-  'bead-blast',
-  'wire-wheel',
-  'disc',
-  'needle-gun',
-  'hand',
+  ...methodsThat((a) => a.isDusty && a.actId !== 'heat-gun'),
+  'pad',
   'keep',
 ];
 export const isFerrous = (m: Metal): boolean => m === 'steel' || m === 'iron';

@@ -106,6 +106,17 @@ export const DEEP_SHEETS: readonly ProductSheet[] = [
   {
     ...base,
     sheetId: 'epoxy-mastic.1',
+    traits: {
+      leastClean: 'St 2',
+      profileUm: null,
+      tolerates: {
+        oil: 'traces',
+        'soaked-oil': 'traces',
+        'tight-rust': 'all',
+        'pit-rust': 'all',
+        scale: 'all',
+      },
+    },
     productId: 'epoxy-mastic',
     name: 'Epoxy mastic',
     binder: 'epoxy-2k',
@@ -189,6 +200,8 @@ export const DEEP_SHEETS: readonly ProductSheet[] = [
   {
     ...base,
     sheetId: 'enamel.1',
+    // Straight on a rough casting it wants more than a primer does.
+    traits: { leastClean: 'St 3', tolerates: { oil: 'traces', 'soaked-oil': 'traces' } },
     productId: 'enamel',
     name: 'Coach enamel',
     binder: 'alkyd-1k',

@@ -1,5 +1,6 @@
 import type { Binder } from '../binder.ts';
 import type { ProductSheet } from '../sheet.ts';
+import { at, within } from './sheetParts.ts';
 import type { SheetTraits } from '../traits.ts';
 
 interface Heir {
@@ -49,13 +50,53 @@ const HEIRS: readonly Heir[] = [
     traits: { totalMaxUm: 6000, standsAlone: false },
   },
   {
+    productId: 'heat-primer',
+    name: 'High-temperature primer',
+    binder: 'alkyd-1k',
+    role: 'primer',
+    bandColour: '#6b5f58',
+    over: {
+      maxRecoatUnlimited: true,
+      dftUm: 20,
+      dftMinUm: 15,
+      dftMaxUm: 25,
+      vsPct: 38,
+      cautions: ['solvent'],
+      // It sets hard by heat and drying, and carries the finishes its sheet lists, one-pack and two-pack.
+      followers: [
+        { follower: 'engine-enamel', intervals: [within(at([10, 48], [20, 24], [30, 16]))] },
+        { follower: 'engine-2k', intervals: [within(at([10, 48], [20, 24], [30, 16]))] },
+      ],
+    },
+    traits: {
+      heatMaxC: 200,
+      fuelProof: true,
+      bareMetals: ['steel', 'iron', 'aluminium'],
+      leastClean: 'St 3',
+      profileUm: { min: 0, max: 40 },
+      tolerates: {},
+      overOldPaint: false,
+      overFiller: false,
+      totalMaxUm: 50,
+      barrier: 1.5,
+      costPerLitre: 46,
+    },
+  },
+  {
     productId: 'tank-lining',
     name: 'Epoxy tank lining',
     binder: 'epoxy-2k',
     role: 'finish',
     bandColour: '#8b2f28',
     over: { dftUm: 150, dftMinUm: 125, dftMaxUm: 250, vsPct: 80 },
-    traits: { needsBlast: true, tools: ['gun', 'brush'] },
+    traits: {
+      needsBlast: true,
+      leastClean: 'Sa 2½',
+      profileUm: { min: 50, max: 75 },
+      tolerates: {},
+      isLining: true,
+      tools: ['gun', 'brush'],
+    },
   },
   {
     productId: 'sealer-2k',

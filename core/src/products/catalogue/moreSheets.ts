@@ -151,6 +151,12 @@ export const MORE_DEEP_SHEETS: readonly ProductSheet[] = [
       heatMaxC: 180,
       fuelProof: true,
       bareMetals: ['steel', 'iron', 'aluminium'],
+      leastClean: 'St 3',
+      tolerates: { oil: 'traces', 'soaked-oil': 'traces' },
+      fluids: ['mineral-oil'],
+      // An oil-proof enamel inside a crankcase is thin: its sheet gives the least.
+      immersedLeastUm: 30,
+      onFins: true,
       look: 1.5,
       costPerLitre: 45,
     },

@@ -1,5 +1,6 @@
 import type { Random } from '../../base/random.ts';
 import { FACILITIES, type ShopMeans } from '../../part/shopMeans.ts';
+import { PART_KINDS } from '../../part/kinds.ts';
 import { SUBSTRATES } from '../../part/substrate.ts';
 import {
   ANSWERS,
@@ -16,6 +17,10 @@ import {
   PRIOR_PRIMERS,
   REACHES,
   RUST,
+  ALSO_ON,
+  FLUIDS,
+  PLATINGS,
+  TOO_BIG_FOR,
   TEST_RESULTS,
   type Survey,
 } from '../../part/survey.ts';
@@ -29,8 +34,20 @@ export function randomSurvey(random: Random): Survey {
   const some = <T>(list: readonly T[], share: number): T[] => list.filter(() => random() < share);
   const figure = (least: number, most: number): number | null =>
     random() < 0.12 ? null : least * (most / least) ** random();
+  const category = known(CATEGORIES);
+  const coating = known(COATING);
   return {
     substrate: pick(SUBSTRATES),
+    kind: random() < 0.4 ? 'unknown' : pick(PART_KINDS),
+    soundShare: coating === 'partly' && random() < 0.5 ? Math.round(16 * random()) / 16 : null,
+    plating: random() < 0.9 ? 'none' : pick(PLATINGS),
+    alsoOn: some(ALSO_ON, 0.04),
+    bareDays: coating === 'none' ? figure(0.1, 30) : null,
+    leaks: random() < 0.95 ? 'no' : answer(),
+    seamsRinse: answer(),
+    tooBigFor: some(TOO_BIG_FOR, 0.2),
+    fluids: category === 'immersed' ? some(FLUIDS, 0.15) : [],
+    zones: [],
     thicknessMm: figure(0.5, 40),
     massKg: figure(0.1, 800),
     areaM2: figure(0.02, 15),
@@ -39,7 +56,7 @@ export function randomSurvey(random: Random): Survey {
     scale: answer(),
     oil: known(OIL),
     salt: answer(),
-    coating: known(COATING),
+    coating,
     coatKind: known(COAT_KINDS),
     solventRub: known(TEST_RESULTS),
     legacy: known(LEGACY),
@@ -53,7 +70,7 @@ export function randomSurvey(random: Random): Survey {
     hardened: answer(),
     lagging: random() < 0.9 ? 'no' : answer(),
     otherMetal: random() < 0.6 ? null : random() < 0.2 ? 'unknown' : pick(SUBSTRATES),
-    category: known(CATEGORIES),
+    category,
     durability: pick(DURABILITY),
     heatC: random() < 0.08 ? null : random() < 0.75 ? 60 : pick([110, 140, 170, 250, 450]),
     fuel: answer(),

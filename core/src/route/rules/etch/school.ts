@@ -4,7 +4,7 @@ import { bySchool, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
 export const school = rule({
   id: 'etch.school',
   severity: 'prefer',
-  phase: 'route',
+  phase: 'coats',
   source: COMMON_PRACTICE,
   remedies: [bySchool('etch')],
   check: (v) => {

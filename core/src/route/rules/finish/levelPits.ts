@@ -1,4 +1,5 @@
-import { asks, byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { wantsLevelling } from '../../systems.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 import { indexOf } from '../../view.ts';
 
 /** Pits show through a show or as-built finish: level them. */
@@ -9,19 +10,10 @@ export const levelPits = rule({
   source: COMMON_PRACTICE,
   remedies: [bySurvey('pits'), byRoute],
   check: (v) => {
-    if (
-      v.survey.finish === 'working' ||
-      v.survey.concealed === 'yes' ||
-      (v.survey.heatC ?? 0) > 80 ||
-      v.coats.length === 0 ||
-      v.survey.category === 'immersed'
-    )
-      return null;
+    const s = v.survey;
+    if (v.coats.length === 0 || s.finish === 'working' || s.criticality.includes('pressure')) return null;
     if (v.coats.some((c) => c.kind === 'level') || indexOf(v, 'repair') >= 0) return null;
-    return v.survey.pits === 'deep' || (v.survey.pits === 'light' && v.survey.finish === 'show')
-      ? fires({ pits: v.survey.pits })
-      : v.survey.pits === 'unknown'
-        ? asks('pits')
-        : null;
+    if (s.pits === 'unknown') return wantsLevelling({ ...s, pits: 'deep' }) ? asks('pits') : null;
+    return wantsLevelling(s) && !v.keeps ? fires({ pits: s.pits }) : null;
   },
 });

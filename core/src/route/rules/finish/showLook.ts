@@ -1,4 +1,5 @@
-import { byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { capUm } from '../../caps.ts';
+import { COMMON_PRACTICE, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 import { lastCoat } from '../../view.ts';
 
 /** A show finish needs a finish that can be flatted and polished. */
@@ -18,6 +19,9 @@ export const showLook = rule({
       v.isHeld
     )
       return null;
-    return last.family.traits.look < 3 ? fires({ product: last.family.sheet.name }) : null;
+    if (v.survey.category === 'immersed' && v.survey.sun !== 'yes') return null;
+    return last.family.traits.look < 3 && capUm(v.survey) === null
+      ? fires({ product: last.family.sheet.name })
+      : null;
   },
 });

@@ -1,5 +1,4 @@
-import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { totalUm } from '../../view.ts';
+import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
 
 /** Heat finishes go on their own primer or on bare metal, 20–25 µm a coat. */
 export const primer = rule({
@@ -10,8 +9,8 @@ export const primer = rule({
   remedies: [byRoute],
   check: (v) => {
     const hot = v.coats.find((c) => c.family.sheet.binder === 'silicone-heat');
-    return hot && (v.keeps || totalUm(hot) > hot.family.traits.totalMaxUm)
-      ? fires({ um: totalUm(hot), mostUm: hot.family.traits.totalMaxUm })
+    return hot && (v.keeps || (v.paint[0] !== hot && v.paint[0]!.family.sheet.binder !== 'silicone-heat'))
+      ? fires({ below: v.keeps ? 'old paint' : v.paint[0]!.family.sheet.name })
       : null;
   },
 });

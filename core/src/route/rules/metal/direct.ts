@@ -1,7 +1,8 @@
-import { asks, byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { isOilSpace } from '../../caps.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 import { firstCoat } from '../../view.ts';
 
-/** A finish straight on bare metal only on a rough casting, working finish, indoors. */
+/** A finish straight on bare metal only on a rough casting, working finish, indoors, or thin where the form asks for it. */
 export const direct = rule({
   id: 'metal.direct',
   severity: 'refuse',
@@ -12,8 +13,14 @@ export const direct = rule({
     const first = firstCoat(v);
     if (!first || v.keeps || first.kind !== 'topcoat' || first.family.sheet.binder === 'silicone-heat')
       return null;
-    if (first.family.traits.pigment === 'plain' && first.family.sheet.binder === 'epoxy-2k') return null;
     const s = v.survey;
+    if (
+      first.family.traits.isLining ||
+      isOilSpace(s) ||
+      (s.kind === 'radiator' && first.family.traits.onFins)
+    )
+      return null;
+    if (first.family.sheet.binder === 'powder') return null;
     if (!['grey-iron', 'ductile-iron', 'cast-steel'].includes(s.substrate) || s.finish !== 'working')
       return fires();
     return s.category === 'unknown'

@@ -4,7 +4,7 @@ import { COMMON_PRACTICE, fires, rule } from '../../rule.ts';
 export const conversionFirst = rule({
   id: 'prep.conversion-first',
   severity: 'prefer',
-  phase: 'route',
+  phase: 'prep',
   source: COMMON_PRACTICE,
   remedies: [],
   check: (v) => {

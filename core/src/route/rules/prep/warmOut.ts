@@ -1,14 +1,15 @@
-import { COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { has } from '../../view.ts';
+import { mayWarmOut } from '../../surface/search.ts';
+import { COMMON_PRACTICE, byRoute, bySurvey, fires, rule } from '../../rule.ts';
+import { indexOf } from '../../view.ts';
 
-/** No warming out of oil with white metal, solder or seals in place. */
+/** Oil is warmed out of a loose casting only: never with white metal, solder or seals in place, nor in a whole unit. */
 export const warmOut = rule({
   id: 'prep.warm-out',
-  severity: 'warn',
-  phase: 'coats',
+  severity: 'refuse',
+  phase: 'prep',
   source: COMMON_PRACTICE,
-  remedies: [],
+  remedies: [bySurvey('features'), bySurvey('assembled'), byRoute],
   check: (v) => {
-    return v.survey.oil === 'soaked' && (has(v, 'white-metal') || has(v, 'seals')) ? fires() : null;
+    return indexOf(v, 'degrease', 'warm-out') >= 0 && !mayWarmOut(v.survey) ? fires() : null;
   },
 });

@@ -1,16 +1,25 @@
-import { byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { paintOf } from '../../view.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
+import { firstCoat, lastCoat, paintOf } from '../../view.ts';
 
-/** Under water only what is made for it. */
+/** Under a fluid only what its sheet lists for that fluid; above the waterline a sun-fast finish that lists splash. */
 export const immersion = rule({
   id: 'protect.immersion',
   severity: 'refuse',
   phase: 'coats',
   source: COMMON_PRACTICE,
-  remedies: [bySurvey('category'), byRoute],
+  remedies: [bySurvey('fluids'), bySurvey('category'), byRoute],
   check: (v) => {
-    if (v.survey.category !== 'immersed') return null;
-    const weak = paintOf(v).find((c) => !c.family.traits.immersion);
-    return weak ? fires({ product: weak.family.sheet.name }) : null;
+    const s = v.survey;
+    if (s.category !== 'immersed' || paintOf(v).length === 0) return null;
+    if (s.fluids.length === 0) return asks('fluids');
+    const last = lastCoat(v);
+    for (const c of paintOf(v)) {
+      const { fluids, holdsSun } = c.family.traits;
+      if (c === last && c !== firstCoat(v) && holdsSun && s.sun === 'yes' && fluids.includes('splash'))
+        continue;
+      const missing = s.fluids.find((f) => !fluids.includes(f));
+      if (missing !== undefined) return fires({ product: c.family.sheet.name, fluid: missing });
+    }
+    return null;
   },
 });

@@ -1,8 +1,7 @@
-import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { firstCoat, totalUm, uses } from '../../view.ts';
-
-/** Depth of a medium grit-blasted profile, µm. */
-const GRIT_RZ_UM = 40;
+import { askHere } from '../../surface/unmet.ts';
+import { setpointUm } from '../../surface/asks.ts';
+import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
+import { firstCoat, isFerrous, totalUm } from '../../view.ts';
 
 /** A primer thinner than one and a half times the profile leaves peaks bare. */
 export const thinPrimer = rule({
@@ -13,8 +12,18 @@ export const thinPrimer = rule({
   remedies: [byRoute],
   check: (v) => {
     const first = firstCoat(v);
-    if (!first || !uses(v, 'grit-blast') || first.kind === 'etch') return null;
+    if (
+      !first ||
+      !isFerrous(v.metal) ||
+      v.keeps ||
+      first.kind === 'etch' ||
+      first.family.sheet.binder === 'silicone-heat'
+    )
+      return null;
+    // The blaster aims at the least profile that his media can leave and the sheet takes.
+    const rzUm = setpointUm(v.surface(), askHere(v, first));
+    if (rzUm === null || v.surface().clean < 4) return null;
     const um = totalUm(first);
-    return um < 1.5 * GRIT_RZ_UM ? fires({ um, leastUm: 1.5 * GRIT_RZ_UM }) : null;
+    return um < 1.5 * rzUm ? fires({ um, leastUm: 1.5 * rzUm }) : null;
   },
 });

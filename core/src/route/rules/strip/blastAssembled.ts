@@ -1,7 +1,7 @@
-import { byRoute, bySurvey, COMMON_PRACTICE, rule, whenYes } from '../../rule.ts';
-import { BLASTS, uses } from '../../view.ts';
+import { COMMON_PRACTICE, byRoute, bySurvey, rule, whenYes } from '../../rule.ts';
+import { BATHS, BLASTS, uses } from '../../view.ts';
 
-/** Grit finds its way into assembled units and their internals. */
+/** Grit, lye and baths find their way into assembled units and their internals. */
 export const blastAssembled = rule({
   id: 'strip.blast-assembled',
   severity: 'refuse',
@@ -9,8 +9,6 @@ export const blastAssembled = rule({
   source: COMMON_PRACTICE,
   remedies: [bySurvey('assembled'), byRoute],
   check: (v) => {
-    return uses(v, ...BLASTS, 'hot-caustic', 'chelating-bath', 'citric-bath', 'electrolysis')
-      ? whenYes(v.survey.assembled, 'assembled')
-      : null;
+    return uses(v, ...BLASTS, ...BATHS, 'hot-caustic') ? whenYes(v.survey.assembled, 'assembled') : null;
   },
 });

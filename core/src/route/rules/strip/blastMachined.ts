@@ -1,7 +1,7 @@
-import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
 import { BLASTS, has, indexOf, stripIndex, uses } from '../../view.ts';
 
-/** Blasting pits machined faces, threads and bores that stand unmasked. */
+/** Blasting pits machined faces, threads and bores, and fills oilways, that stand unmasked. */
 export const blastMachined = rule({
   id: 'strip.blast-machined',
   severity: 'refuse',
@@ -9,7 +9,7 @@ export const blastMachined = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    const kept = (['machined', 'threads', 'bores'] as const).filter((f) => has(v, f));
+    const kept = (['machined', 'threads', 'bores', 'oilways'] as const).filter((f) => has(v, f));
     if (kept.length === 0 || !uses(v, ...BLASTS)) return null;
     const mask = indexOf(v, 'mask', 'before-strip');
     return mask >= 0 && mask < stripIndex(v) ? null : fires({ features: kept.join(', ') });

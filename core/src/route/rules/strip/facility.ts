@@ -1,30 +1,29 @@
-import type { Method } from '../../route.ts';
-import type { Facility } from '../../../part/shopMeans.ts';
-import { byFacility, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { actOf } from '../../surface/acts.ts';
+import { needsOf, placeOfAct } from '../../facilities.ts';
+import { COMMON_PRACTICE, byFacility, fires, rule } from '../../rule.ts';
+import { actThat } from '../../view.ts';
 
-const NEEDS: Readonly<Partial<Record<Method, readonly Facility[]>>> = {
-  'grit-blast': ['grit', 'contractor'],
-  'bead-blast': ['bead', 'contractor'],
-  'dry-ice': ['contractor'],
-  'chelating-bath': ['bath'],
-  'citric-bath': ['bath'],
-  electrolysis: ['bath'],
-  'hot-caustic': ['contractor'],
-};
-
-/** The shop has not what the method needs. */
+/** The shop lacks what the method needs, and no contractor does it. */
 export const facility = rule({
   id: 'strip.facility',
   severity: 'refuse',
   phase: 'prep',
   source: COMMON_PRACTICE,
-  remedies: [byFacility('grit'), byFacility('bead'), byFacility('bath'), byFacility('contractor')],
+  remedies: [
+    byFacility('grit'),
+    byFacility('bead'),
+    byFacility('bristle'),
+    byFacility('needle'),
+    byFacility('bath'),
+    byFacility('caustic'),
+    byFacility('contractor'),
+  ],
   check: (v) => {
-    for (const m of v.methods) {
-      const needs = NEEDS[m];
-      if (needs && !needs.some((f) => v.means.facilities.includes(f)))
-        return fires({ method: m, needs: needs.join(' or ') });
-    }
-    return null;
+    const missing = actThat(v, (a) => a.way !== null && placeOfAct(a, v.survey, v.means) === null);
+    if (missing === undefined) return null;
+    // A bath for one person is a matter of weight, and said by its own rule.
+    const a = actOf(missing)!;
+    const hasOwn = a.needs !== null && a.needs !== 'none' && v.means.facilities.includes(a.needs);
+    return hasOwn ? null : fires({ method: missing, needs: needsOf(a).join(' or ') || 'a contractor' });
   },
 });

@@ -1,4 +1,4 @@
-import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
 import { indexOf, stripIndex } from '../../view.ts';
 
 /** No heat, sparks or grinding on a fuel tank until it is certified gas-free. */
@@ -7,9 +7,10 @@ export const fuelTank = rule({
   severity: 'refuse',
   phase: 'prep',
   source: COMMON_PRACTICE,
+  safety: true,
   remedies: [byRoute],
   check: (v) => {
-    if (!v.survey.criticality.includes('fuel')) return null;
+    if (!v.survey.criticality.includes('fuel') || stripIndex(v) < 0) return null;
     const refer = indexOf(v, 'refer', 'gas-free');
     return refer >= 0 && refer < stripIndex(v) ? null : fires();
   },

@@ -1,4 +1,4 @@
-import { asks, byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 import { uses } from '../../view.ts';
 
 /** A heat gun makes lead fume of old paint. */
@@ -7,6 +7,7 @@ export const heatGunLead = rule({
   severity: 'refuse',
   phase: 'prep',
   source: COMMON_PRACTICE,
+  safety: true,
   remedies: [bySurvey('legacy'), byRoute],
   check: (v) => {
     if (!uses(v, 'heat-gun') || v.survey.coating === 'none') return null;

@@ -1,6 +1,6 @@
-import { asks, byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 
-/** Paint that flakes or is not known cannot carry new paint. */
+/** What is kept must be there: paint that is not known, or not there, carries nothing. */
 export const keepUnsound = rule({
   id: 'strip.keep-unsound',
   severity: 'refuse',
@@ -10,6 +10,6 @@ export const keepUnsound = rule({
   check: (v) => {
     if (!v.keeps) return null;
     const c = v.survey.coating;
-    return c === 'sound' ? null : c === 'unknown' ? asks('coating') : fires({ coating: c });
+    return c === 'unknown' ? asks('coating') : c === 'none' || c === 'unsound' ? fires({ coating: c }) : null;
   },
 });

@@ -7,10 +7,11 @@ export const lagging = rule({
   severity: 'refuse',
   phase: 'prep',
   source: published('asbestos regulations of your country'),
+  safety: true,
   remedies: [bySurvey('lagging')],
   check: (v) => {
     const refer = indexOf(v, 'refer', 'asbestos');
-    if (refer >= 0 && refer < stripIndex(v)) return null;
+    if (refer >= 0 && (stripIndex(v) < 0 || refer < stripIndex(v))) return null;
     return whenYes(v.survey.lagging, 'lagging');
   },
 });

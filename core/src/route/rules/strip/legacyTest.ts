@@ -1,17 +1,16 @@
-import { asks, byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { DUSTY, indexOf, stripIndex, uses } from '../../view.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, rule } from '../../rule.ts';
+import { DUSTY, indexOf, uses } from '../../view.ts';
 
-/** Old paint is tested for lead and chromate before it becomes dust. */
+/** Old paint is tested for lead and chromate, through all its layers, before any of it becomes dust or fume. */
 export const legacyTest = rule({
   id: 'strip.legacy-test',
   severity: 'refuse',
   phase: 'prep',
   source: COMMON_PRACTICE,
+  safety: true,
   remedies: [bySurvey('legacy'), byRoute],
   check: (v) => {
-    if (v.survey.coating === 'none' || !uses(v, ...DUSTY) || v.survey.legacy === 'none') return null;
-    const test = indexOf(v, 'test', 'legacy');
-    if (test >= 0 && test < stripIndex(v)) return null;
-    return v.survey.legacy === 'unknown' ? asks('legacy') : fires({ legacy: v.survey.legacy });
+    if (v.survey.coating === 'none' || v.survey.legacy !== 'unknown') return null;
+    return uses(v, ...DUSTY) || indexOf(v, 'abrade', 'key') >= 0 ? asks('legacy') : null;
   },
 });

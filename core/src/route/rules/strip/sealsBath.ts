@@ -1,7 +1,7 @@
-import { byRoute, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { has, uses } from '../../view.ts';
+import { COMMON_PRACTICE, byRoute, bySurvey, fires, rule } from '../../rule.ts';
+import { BATHS, BLASTS, has, uses } from '../../view.ts';
 
-/** Baths, beads and solvents get into seals and glazing that stay in place. */
+/** Baths, media and lye get into seals, glazing and wiring that stay in place. */
 export const sealsBath = rule({
   id: 'strip.seals-bath',
   severity: 'refuse',
@@ -10,8 +10,7 @@ export const sealsBath = rule({
   remedies: [bySurvey('features'), byRoute],
   check: (v) => {
     const kept = (['seals', 'glass', 'wiring'] as const).filter((f) => has(v, f));
-    return kept.length > 0 &&
-      uses(v, 'bead-blast', 'grit-blast', 'chelating-bath', 'citric-bath', 'hot-caustic', 'electrolysis')
+    return kept.length > 0 && uses(v, ...BLASTS, ...BATHS, 'hot-caustic')
       ? fires({ features: kept.join(', ') })
       : null;
   },

@@ -1,14 +1,20 @@
-import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 import { has, uses } from '../../view.ts';
 
-/** Stripper that cannot be rinsed from a seam lifts the next paint. */
+/** Stripper and acid that cannot be rinsed from a seam lift the next paint. */
 export const solventSeams = rule({
   id: 'strip.solvent-seams',
-  severity: 'warn',
+  severity: 'refuse',
   phase: 'prep',
   source: COMMON_PRACTICE,
-  remedies: [byRoute],
+  remedies: [bySurvey('seamsRinse'), byRoute],
   check: (v) => {
-    return uses(v, 'solvent-stripper') && (has(v, 'seams') || has(v, 'box-section')) ? fires() : null;
+    if (!(has(v, 'seams') || has(v, 'box-section'))) return null;
+    if (!uses(v, 'solvent-stripper', 'citric-bath', 'electrolysis')) return null;
+    return v.survey.seamsRinse === 'yes'
+      ? null
+      : v.survey.seamsRinse === 'unknown'
+        ? asks('seamsRinse')
+        : fires();
   },
 });

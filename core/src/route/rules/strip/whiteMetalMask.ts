@@ -1,7 +1,7 @@
-import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
 import { BLASTS, has, indexOf, stripIndex, uses } from '../../view.ts';
 
-/** Grit embeds in white metal: mask it before blasting; melting it out makes lead fume. */
+/** Grit embeds in white metal: mask it before blasting. */
 export const whiteMetalMask = rule({
   id: 'strip.white-metal-mask',
   severity: 'refuse',

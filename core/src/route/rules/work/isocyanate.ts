@@ -1,4 +1,4 @@
-import { byFacility, byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { COMMON_PRACTICE, byFacility, byRoute, fires, rule } from '../../rule.ts';
 
 /** Isocyanate is sprayed only with an air-fed mask; without one it is brushed. */
 export const isocyanate = rule({
@@ -6,6 +6,7 @@ export const isocyanate = rule({
   severity: 'refuse',
   phase: 'coats',
   source: COMMON_PRACTICE,
+  safety: true,
   remedies: [byFacility('air-fed-mask'), byRoute],
   check: (v) => {
     const bad = v.coats.find(

@@ -1,7 +1,8 @@
-import { byFacility, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
+import { isCasting } from '../../../part/substrate.ts';
+import { COMMON_PRACTICE, byFacility, fires, rule } from '../../rule.ts';
 import { has } from '../../view.ts';
 
-/** Powder is a contractor’s work, and only on what may be baked: no filler, seals or white metal. */
+/** Powder is a contractor’s work, and only on what may be baked: no castings that gas, filler, solder, seals, white metal or sealed hollows. */
 export const powder = rule({
   id: 'work.powder',
   severity: 'refuse',
@@ -10,8 +11,16 @@ export const powder = rule({
   remedies: [byFacility('contractor'), byFacility('oven')],
   check: (v) => {
     if (!v.coats.some((c) => c.family.sheet.binder === 'powder')) return null;
-    if (has(v, 'white-metal') || has(v, 'seals') || v.survey.assembled !== 'no' || v.keeps)
+    const s = v.survey;
+    if (
+      (['white-metal', 'seals', 'solder', 'internals'] as const).some((f) => has(v, f)) ||
+      s.assembled !== 'no' ||
+      v.keeps
+    )
       return fires({ why: 'bake' });
+    if (isCasting(s.substrate)) return fires({ why: 'casting gases' });
+    if (s.criticality.some((c) => c === 'airworthy' || c === 'control-surface'))
+      return fires({ why: 'heat-treated metal' });
     return v.means.facilities.includes('contractor') ? null : fires({ why: 'contractor' });
   },
 });

@@ -1,0 +1,128 @@
+import type { Survey } from '../../part/survey.ts';
+import { metalOf } from '../../products/traits.ts';
+import { COAT_KINDS_OF_STEP, type RouteStep } from '../route.ts';
+import { actOf } from './acts.ts';
+import { indexOfMatter, PRESENT, type Matter } from './matter.ts';
+import { seedSurface } from './seed.ts';
+import { afterAct, washed, type Surface } from './state.ts';
+
+/** What was seen at the inspection: it takes the place of what the shares say. */
+export interface Seen {
+  readonly rust: 'none' | 'stains' | 'firm' | 'pits';
+  readonly paint: 'none' | 'traces' | 'patches';
+  readonly water: 'sheets' | 'breaks';
+}
+
+const ALL = PRESENT;
+/** A brush of abrasive over all bare metal: it takes the glaze off and leaves a key. */
+export function afterAbrading(from: Surface, s: Survey): Surface {
+  const isFerrous = ['steel', 'iron'].includes(metalOf(s.substrate));
+  const next = washed(from, { 'loose-rust': ALL, oxide: 12 }, ['dust']);
+  return {
+    ...next,
+    clean: isFerrous ? Math.max(from.clean, 1) : from.clean,
+    profileUm: from.profileUm ?? (isFerrous ? [10, 25] : null),
+    isBurnished: false,
+    isKeyed: true,
+  };
+}
+/** The kept coat keyed all over, every edge feathered. */
+export const afterKeying = (from: Surface, s: Survey): Surface => ({
+  ...washed(afterAct(from, actOf('keep')!, s), {}, ['dust']),
+  isKeyed: true,
+});
+export const afterDegrease = (from: Surface): Surface =>
+  washed(from, { oil: ALL, 'soaked-oil': 8, wax: ALL, silicone: 8, glue: 8, dust: ALL });
+export const afterWarmOut = (from: Surface): Surface =>
+  washed(from, { oil: ALL, 'soaked-oil': ALL, wax: ALL });
+export const afterRinse = (from: Surface): Surface =>
+  washed(from, { chemical: ALL, salts: 12, dust: ALL, 'white-corrosion': 8 }, ['water']);
+
+/** Magnesium comes back from the specialist stripped and treated. */
+export const afterSpecialist = (from: Surface): Surface => ({
+  ...washed(from, {
+    oxide: ALL,
+    'white-corrosion': ALL,
+    'sound-paint': ALL,
+    'loose-paint': ALL,
+    underseal: ALL,
+    'old-filler': ALL,
+    soot: ALL,
+    verdigris: ALL,
+    tar: ALL,
+  }),
+  isConverted: true,
+});
+
+const WASHES: Readonly<Record<string, (from: Surface) => Surface>> = {
+  dust: (x) => washed(x, { dust: ALL }),
+  wipe: (x) => washed(x, { dust: ALL, oil: ALL, wax: 8 }),
+  rinse: afterRinse,
+  steam: (x) =>
+    washed(x, { oil: ALL, wax: ALL, soot: ALL, salts: ALL, dust: ALL, 'soaked-oil': 8 }, ['water']),
+  'zinc-salts': (x) => washed(x, { 'white-corrosion': ALL, dust: ALL }, ['water']),
+};
+
+/** Eyes decide: rust, paint and oil as they were seen. */
+export function reseeded(from: Surface, seen: Seen): Surface {
+  const rust = { none: [0, 0, 0], stains: [0, 4, 0], firm: [0, 16, 4], pits: [0, 16, 16] }[seen.rust];
+  const paint = { none: 0, traces: 4, patches: 16 }[seen.paint];
+  const amounts = [...from.amounts];
+  const set = (m: Matter, x: number): void => void (amounts[indexOfMatter(m)] = x);
+  set('loose-rust', rust[0]!);
+  set('tight-rust', rust[1]!);
+  set('pit-rust', rust[2]!);
+  set('sound-paint', 0);
+  set('loose-paint', paint);
+  set('oil', seen.water === 'breaks' ? PRESENT : 0);
+  return { ...from, amounts };
+}
+
+/** The surface after one step. */
+export function afterStep(from: Surface, step: RouteStep, s: Survey): Surface {
+  switch (step.kind) {
+    case 'degrease':
+      return step.what === 'glue'
+        ? washed(from, { glue: ALL })
+        : step.what === 'warm-out'
+          ? afterWarmOut(from)
+          : afterDegrease(from);
+    case 'strip': {
+      const act = actOf(step.what ?? '');
+      // Keeping is a decision; the keying that goes with it is a step of its own.
+      return act && act.actId !== 'keep' ? afterAct(from, act, s) : from;
+    }
+    case 'pretreat': {
+      const act = actOf(step.what ?? '');
+      return act ? afterAct(from, act, s) : from;
+    }
+    case 'refer':
+      return step.what === 'magnesium' ? afterSpecialist(from) : from;
+    case 'abrade':
+      return step.what === 'key' || step.what === 'key-wet' ? afterKeying(from, s) : afterAbrading(from, s);
+    case 'wash':
+      return (WASHES[step.what ?? 'dust'] ?? WASHES['dust']!)(from);
+    case 'dry':
+      return washed(from, { water: ALL });
+    default:
+      return from;
+  }
+}
+
+/** The surface the first coat meets, or the last one where there is no coat. `seen` re-seeds it at the inspection. */
+export function surfaceUnderFirstCoat(s: Survey, steps: readonly RouteStep[], seen?: Seen): Surface {
+  let at = seedSurface(s);
+  for (const step of steps) {
+    if (COAT_KINDS_OF_STEP.includes(step.kind)) return at;
+    at = afterStep(at, step, s);
+    if (seen && step.kind === 'inspect') at = reseeded(at, seen);
+  }
+  return at;
+}
+
+/** The surface before each step and after the last: what the page draws through the preparation. */
+export function surfacesThrough(s: Survey, steps: readonly RouteStep[]): Surface[] {
+  const out = [seedSurface(s)];
+  for (const step of steps) out.push(afterStep(out[out.length - 1]!, step, s));
+  return out;
+}
