@@ -23,7 +23,8 @@ export interface SurveyDoubt {
     | 'scale-on-casting'
     | 'fluids-without-water'
     | 'cadmium-not-steel'
-    | 'bare-under-coat';
+    | 'bare-under-coat'
+    | 'pits-of-grade';
   readonly fields: readonly (keyof Survey)[];
   readonly got: string;
   readonly accepts: string;
@@ -171,6 +172,13 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
       ['fluids', 'category'],
       `stands in ${s.fluids.join(', ')}, and lives in ${s.category}`,
       'under a fluid, or no fluid',
+    );
+  if (s.rust === 'D' && s.pits === 'none')
+    doubt(
+      'pits-of-grade',
+      ['rust', 'pits'],
+      'grade D without pits',
+      'grade D is pitted all over: light or deep pits, or another grade',
     );
   kindDoubts(s, doubt);
   if (s.concealed === 'yes' && s.sun === 'yes')

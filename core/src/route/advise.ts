@@ -10,7 +10,7 @@ import type { RouteAnswer } from './answers.ts';
 import { numbered, type Choice } from './build.ts';
 import { lifeOf } from './exposure.ts';
 import { GATES, hopedSurvey } from './gates.ts';
-import type { Reason } from './judge.ts';
+import { judge, type Reason } from './judge.ts';
 import type { RouteStep, StepGate } from './route.ts';
 import type { Remedy, Rule } from './rule.ts';
 import { RULES } from './rules/index.ts';
@@ -142,6 +142,8 @@ function route(
 ): AdvisedRoute {
   const steps = branches ? h.steps.map((s) => (s.gate ? { ...s, gate: branches(s.gate) } : s)) : h.steps;
   const gates = steps.flatMap((s) => (s.gate ? [s.gate] : []));
+  const v = viewOf(h.survey, z.means, h.steps, z.families);
+  const spoken = h.score === null ? null : judge(v, z.rules.all);
   return {
     routeId: idOf(h),
     way: h.way,
@@ -150,9 +152,9 @@ function route(
     steps,
     figures: h.figures,
     score: h.score,
-    lifeYears: h.score === null ? null : lifeOf(viewOf(hopedSurvey(z.survey), z.means, h.steps, z.families)),
-    warnings: h.verdict.warnings,
-    preferences: h.verdict.preferences,
+    lifeYears: h.score === null ? null : lifeOf(v),
+    warnings: spoken?.warnings ?? [],
+    preferences: spoken?.preferences ?? [],
     gates,
     bestAt,
     givesUp: gives,

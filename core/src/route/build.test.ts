@@ -6,16 +6,25 @@ import { abradeHours, coatHours, degreaseHours, maskHours, polishHours, stripHou
 import { judge, isAllowed } from './judge.ts';
 import { METHODS, type Method } from './route.ts';
 import { RULES } from './rules/index.ts';
-import { figuresOf, QUALITIES, scoreOf, WEIGHTS } from './score.ts';
-import { layersOf, prepsFor, systemsOf } from './systems.ts';
+import {
+  figuresOf as figuresOfSteps,
+  QUALITIES,
+  scoreOf,
+  WEIGHTS,
+  weightsFor,
+  type Figures,
+} from './score.ts';
+import { layersOf, systemsOf } from './systems.ts';
+import type { RouteView } from './view.ts';
 import { FAMILIES, given, layersFrom, PLAIN } from './test/given.ts';
 
+const figuresOf = (v: RouteView): Figures => figuresOfSteps(v.survey, v.steps, FAMILIES);
 const build = (
   s: Partial<Survey>,
   methods: readonly Method[] = ['grit-blast'],
   layers = 'epoxy-mastic gloss-2k*2',
   means: ShopMeans = FULL_SHOP,
-) => buildRoute({ ...PLAIN, ...s }, means, { methods, pretreat: null, layers: layersFrom(layers) }, FAMILIES);
+) => buildRoute({ ...PLAIN, ...s }, means, { acts: methods, layers: layersFrom(layers) }, FAMILIES);
 const kinds = (s: Partial<Survey>, methods?: readonly Method[], layers?: string): string[] =>
   build(s, methods, layers).map((x) => (x.what === undefined ? x.kind : `${x.kind}:${x.what}`));
 
@@ -27,6 +36,7 @@ describe('a choice written out as steps', () => {
       'strip:grit-blast',
       'wash:dust',
       'inspect',
+      'wash:wipe',
       'prime',
       'topcoat',
       'cure',
@@ -38,10 +48,11 @@ describe('a choice written out as steps', () => {
       'degrease',
       'strip:solvent-stripper',
     ]));
-  it('a wheel, a scraper and a stripper leave a face to be keyed; a blast does not', () => {
-    for (const m of ['wire-wheel', 'hand', 'solvent-stripper', 'heat-gun'] as const)
+  it('a wheel and a stripper leave a face to be keyed; a blast and hand abrasive do not', () => {
+    for (const m of ['wire-wheel', 'solvent-stripper', 'heat-gun'] as const)
       expect(kinds({}, [m])).toContain('abrade:after-strip');
-    expect(kinds({}, ['grit-blast'])).not.toContain('abrade:after-strip');
+    for (const m of ['grit-blast', 'hand'] as const)
+      expect(kinds({}, [m])).not.toContain('abrade:after-strip');
   });
   it('soaked iron is degreased twice, the second time after stripping', () => {
     const steps = kinds({ substrate: 'grey-iron', oil: 'soaked' });
@@ -51,7 +62,7 @@ describe('a choice written out as steps', () => {
     const steps = kinds({ features: ['threads', 'box-section'] });
     expect(steps.filter((s) => s.startsWith('mask'))).toEqual(['mask:before-strip', 'mask:before-paint']);
     expect(steps.indexOf('unmask')).toBeGreaterThan(steps.indexOf('topcoat'));
-    expect(steps[steps.length - 1]).toBe('cavity');
+    expect(steps.slice(-4)).toEqual(['cavity', 'care:wax-yearly', 'preserve:oil-film', 'care:renew-oil']);
   });
   it('heat finishes are baked, the rest cures', () => {
     expect(kinds({ heatC: 400 }, ['grit-blast'], 'heat-black*2')).toContain('bake');
@@ -68,7 +79,9 @@ describe('a choice written out as steps', () => {
     expect(kinds({ features: ['box-section'] }, ['disc'], '')).toEqual([
       'degrease',
       'strip:disc',
+      'wash:dust',
       'inspect',
+      'wash:wipe',
     ]));
   it('every step has its own id', () => {
     const ids = build({ features: ['threads', 'close-fit'], coating: 'unsound', legacy: 'unknown' }).map(
@@ -163,12 +176,24 @@ describe('figures and score', () => {
   it('the total is the weighted mean of its parts, so that the working adds up', () => {
     const v = given({});
     const weights = WEIGHTS.working;
-    const score = scoreOf(v, figuresOf(v), judge(v, RULES), v.survey, weights);
+    const score = scoreOf({
+      survey: v.survey,
+      paint: v.paint,
+      figures: figuresOf(v),
+      grip: 1,
+      keeps: false,
+      preferences: 3,
+      weights,
+    });
     const sum = QUALITIES.reduce((t, q) => t + weights[q], 0);
     expect(score.total).toBeCloseTo(QUALITIES.reduce((t, q) => t + weights[q] * score.parts[q], 0) / sum, 12);
   });
   it('a show shop weighs finish above hours, a working one the other way', () => {
     expect(WEIGHTS.show.finish).toBeGreaterThan(WEIGHTS.show.hours);
+    // Outdoors a look never outweighs what keeps the metal.
+    expect(weightsFor({ ...PLAIN, finish: 'show' }).finish).toBeLessThan(
+      weightsFor({ ...PLAIN, finish: 'show' }).protection,
+    );
     expect(WEIGHTS.working.hours).toBeGreaterThan(WEIGHTS.working.finish);
   });
 });
@@ -199,16 +224,6 @@ describe('systems and preparations', () => {
     expect(um({ category: 'C3', durability: 'M' })).toBeGreaterThanOrEqual(120);
     expect(um({ category: 'C5', durability: 'H' })).toBeGreaterThanOrEqual(300);
     expect(um({ category: 'C5', durability: 'VH' })).toBeGreaterThanOrEqual(360);
-  });
-  it('bare metal is not stripped of paint, and each metal is offered its own pretreatment', () => {
-    const methods = (s: Partial<Survey>) => new Set(prepsFor({ ...PLAIN, ...s }).flatMap((p) => p.methods));
-    expect(methods({ coating: 'none' }).has('keep')).toBe(false);
-    expect(methods({ coating: 'sound' }).has('keep')).toBe(true);
-    const pre = (s: Partial<Survey>) => new Set(prepsFor({ ...PLAIN, ...s }).map((p) => p.pretreat));
-    expect(pre({}).has('phosphate')).toBe(true);
-    expect(pre({ substrate: 'aluminium-cast' }).has('conversion')).toBe(true);
-    expect(pre({ substrate: 'galvanised' }).has('t-wash')).toBe(true);
-    expect([...pre({ substrate: 'stainless' })]).toEqual([null]);
   });
 });
 

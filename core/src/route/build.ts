@@ -76,12 +76,18 @@ interface Writer {
 
 function writer(s: Survey): Writer {
   const steps: RouteStep[] = [];
-  let at = seedSurface(s);
+  let at: Surface | null = null;
+  let walked = 0;
   return {
     steps,
-    at: () => at,
-    add: (kind, hours, over = {}) => {
-      const step: RouteStep = {
+    // Walked only when asked: most writers never are.
+    at: () => {
+      at ??= seedSurface(s);
+      for (; walked < steps.length; walked++) at = afterStep(at, steps[walked]!, s);
+      return at;
+    },
+    add: (kind, hours, over) =>
+      void steps.push({
         stepId: '',
         kind,
         coats: 0,
@@ -90,10 +96,7 @@ function writer(s: Survey): Writer {
         waitHours: 0,
         cautions: [],
         ...over,
-      };
-      steps.push(step);
-      at = afterStep(at, step, s);
-    },
+      }),
   };
 }
 

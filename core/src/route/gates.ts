@@ -7,6 +7,8 @@ import {
   TEST_RESULTS,
   type Survey,
 } from '../part/survey.ts';
+import { isCasting } from '../part/substrate.ts';
+import { metalOf } from '../products/traits.ts';
 import type { StepGate } from './route.ts';
 
 /** An answer of a survey that a look or a quick test gives, and that a route may rest on. */
@@ -41,12 +43,31 @@ export const GATES: readonly GateField[] = [
 export const MOST_GATES = 3;
 
 export const isOpen = (s: Survey, f: keyof Survey): boolean => s[f] === 'unknown' || s[f] === null;
-/** Questions of paint are not open where there is none. */
-const ofPaint: readonly (keyof Survey)[] = ['legacy', 'solventRub', 'oldFiller', 'priorPrimer'];
+/** Whether a field can matter on this part at all: nothing is asked of paint where there is none, nor of seams where there are none. */
+function canMatter(s: Survey, f: keyof Survey): boolean {
+  const metal = metalOf(s.substrate);
+  switch (f) {
+    case 'legacy':
+    case 'solventRub':
+    case 'oldFiller':
+    case 'priorPrimer':
+      return s.coating !== 'none';
+    case 'seamsRinse':
+      return s.features.includes('seams') || s.features.includes('box-section');
+    case 'phosphated':
+      return metal === 'steel' || metal === 'iron';
+    case 'scale':
+      return metal === 'steel' && !isCasting(s.substrate);
+    case 'hardened':
+      return metal === 'steel';
+    default:
+      return true;
+  }
+}
 
-/** The fields of a survey that are open and that a gate may stand for. */
+/** The fields of a survey that are open, that can matter, and that a gate may stand for. */
 export const openGates = (s: Survey): readonly GateField[] =>
-  GATES.filter((g) => isOpen(s, g.field) && !(s.coating === 'none' && ofPaint.includes(g.field)));
+  GATES.filter((g) => isOpen(s, g.field) && canMatter(s, g.field));
 
 /** The survey with open gate fields as hoped for: all of them, or those named. */
 export function hopedSurvey(s: Survey, only?: readonly (keyof Survey)[]): Survey {

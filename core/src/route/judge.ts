@@ -137,6 +137,7 @@ function judgeZone(input: JudgeInput, survey: Survey, zoneId: string | null): Ju
   return judge(v, rulesFor(v, input.rules), zoneId ?? undefined);
 }
 
+const SPOKEN: readonly string[] = ['work.answer-here', 'metal.magnesium', 'surface.first'];
 const forNotPaint = new WeakMap<readonly Rule[], readonly Rule[]>();
 /** Coats are not asked of an answer that has none. */
 export function rulesFor(v: RouteView, rules: readonly Rule[]): readonly Rule[] {
@@ -144,9 +145,7 @@ export function rulesFor(v: RouteView, rules: readonly Rule[]): readonly Rule[] 
   if (answer === null || answer.kind === 'paint') return rules;
   let list = forNotPaint.get(rules);
   if (!list) {
-    list = rules.filter(
-      (r) => r.phase === 'prep' || r.id === 'work.answer-here' || r.id === 'metal.magnesium',
-    );
+    list = rules.filter((r) => r.phase === 'prep' || SPOKEN.includes(r.id));
     forNotPaint.set(rules, list);
   }
   return list;

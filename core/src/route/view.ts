@@ -12,7 +12,7 @@ import {
   type WindowPolicy,
 } from './route.ts';
 import { ACTS, actOf } from './surface/acts.ts';
-import { surfaceUnderFirstCoat, type Seen } from './surface/walk.ts';
+import { surfacesThrough, type Seen } from './surface/walk.ts';
 import type { Surface } from './surface/state.ts';
 
 /** A coat of the route with its family looked up. */
@@ -44,6 +44,8 @@ export interface RouteView {
   /** Neighbouring coats of different steps, below first. */
   readonly pairs: readonly (readonly [CoatView, CoatView])[];
   readonly unknownFamilies: readonly string[];
+  /** The surface before each step, and after the last. */
+  readonly through: () => readonly Surface[];
   /** What the first coat meets, walked through the steps from what the survey found; worked out when first asked for. */
   readonly surface: () => Surface;
 }
@@ -54,12 +56,14 @@ export const settled = (s: Survey): Survey => {
   return hardened === s.hardened ? s : { ...s, hardened };
 };
 
+/** Reads a route once. `seen`: what the inspection found; `under`: the surface under the first coat, where it is known already. */
 export function viewOf(
   asked: Survey,
   means: ShopMeans,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
   seen?: Seen,
+  under?: Surface,
 ): RouteView {
   const survey = settled(asked);
   const methods: Method[] = [];
@@ -90,7 +94,8 @@ export function viewOf(
     }
   }
   const paint = coats.filter((c) => c.kind !== 'cavity');
-  let walked: Surface | undefined;
+  let walked: readonly Surface[] | undefined;
+  const through = (): readonly Surface[] => (walked ??= surfacesThrough(survey, steps, seen));
   return {
     survey,
     means: meansFor(survey, means),
@@ -104,7 +109,8 @@ export function viewOf(
     paint,
     pairs: paint.slice(1).map((c, i) => [paint[i]!, c] as const),
     unknownFamilies,
-    surface: () => (walked ??= surfaceUnderFirstCoat(survey, steps, seen)),
+    through,
+    surface: () => under ?? through()[paint[0]?.index ?? steps.length]!,
   };
 }
 

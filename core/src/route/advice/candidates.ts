@@ -19,7 +19,8 @@ import {
 } from '../score.ts';
 import { ACTS, type Act, type ActId, type Way } from '../surface/acts.ts';
 import { askOf, meets, unmetBy, type SurfaceAsk } from '../surface/asks.ts';
-import { sequencesFor, type Sequence } from '../surface/search.ts';
+import { endOf, sequencesFor, type Sequence } from '../surface/search.ts';
+import type { Surface } from '../surface/state.ts';
 import { layersOf, systemsOf, type System } from '../systems.ts';
 import { isFerrous, viewOf, type CoatView, type RouteView } from '../view.ts';
 import { aboutFamily, aboutMethod, type About, type Tally } from './tally.ts';
@@ -86,10 +87,12 @@ export interface Laid {
 }
 
 /** A preparation written out, with what it takes and how well it holds. */
-interface Ready {
+export interface Ready {
   readonly sequence: Sequence;
   readonly steps: readonly RouteStep[];
   readonly takes: Takes;
+  /** What the first coat will meet. */
+  readonly surface: Surface;
   readonly grip: number;
   readonly keeps: boolean;
   readonly preferences: number;
@@ -100,8 +103,8 @@ interface Ready {
 export interface Candidate {
   readonly way: Way;
   readonly acts: readonly ActId[];
+  readonly ready: Ready;
   readonly laid: Laid;
-  readonly steps: readonly RouteStep[];
   readonly figures: Figures;
   readonly score: Score;
 }
@@ -168,20 +171,23 @@ function laidSystems(z: ZoneInput, tally: Tally): Laid[] {
  * How good a preparation is: what it reaches against what service wants, then hands and days (docs/surface.md 7; common
  * practice). Harsh places want more of it.
  */
-function readyOf(z: ZoneInput, q: Sequence): Ready {
+function readyOf(z: ZoneInput, q: Sequence): Ready | null {
   const { survey, means, families, rules } = z;
   const steps = prepSteps(survey, means, q.acts);
+  const v = viewOf(survey, means, steps, families);
+  // Each act may be; whether they may be together is judged here, once for all systems.
+  if (firstHindrance(v, rules.prepRefusing)) return null;
   const keeps = q.acts.includes('keep');
   const takes = takesOf(survey, steps, families);
   const grip = gripOf(q.end, keeps, isFerrous(metalOf(survey.substrate)));
-  const preferences = judge(viewOf(survey, means, steps, families), rules.prepPrefer).preferences.length;
+  const preferences = judge(v, rules.prepPrefer).preferences.length;
   const isHarsh = ['C3', 'C4', 'C5', 'CX', 'immersed'].includes(survey.category);
   const worth =
     grip * (isHarsh ? 20 : 12) +
     preferences -
     takes.hours / (1 + (survey.areaM2 ?? UNKNOWN_AREA_M2)) -
     takes.waitHours / (24 * 30);
-  return { sequence: q, steps, takes, grip, keeps, preferences, worth };
+  return { sequence: q, steps, takes, surface: v.surface(), grip, keeps, preferences, worth };
 }
 
 export interface Found {
@@ -196,10 +202,10 @@ export function candidatesFor(z: ZoneInput, tally: Tally): Found {
   const acts = allowedActs(z, tally);
   const sequences = sequencesFor(z.survey, z.means, acts);
   const laid = laidSystems(z, tally);
-  const ready = new Map<Sequence, Ready>();
-  const readyFor = (q: Sequence): Ready => {
+  const ready = new Map<Sequence, Ready | null>();
+  const readyFor = (q: Sequence): Ready | null => {
     let r = ready.get(q);
-    if (!r) ready.set(q, (r = readyOf(z, q)));
+    if (r === undefined) ready.set(q, (r = readyOf(z, q)));
     return r;
   };
   const best = new Map<string, readonly Ready[]>();
@@ -222,7 +228,7 @@ function bestByWay(
   first: Family,
   needsBlast: boolean,
   sequences: readonly Sequence[],
-  readyFor: (q: Sequence) => Ready,
+  readyFor: (q: Sequence) => Ready | null,
 ): Ready[] {
   const asks = [false, true].map((keeps) => worstAsk(first, z.survey, keeps, needsBlast));
   const byWay = new Map<Way, Sequence[]>();
@@ -238,13 +244,29 @@ function bestByWay(
     // The cheapest few of a way are worth writing out; the rest only add work.
     const few = [...list].sort((a, b) => a.hours - b.hours || a.acts.length - b.acts.length).slice(0, 4);
     const strong = list.filter((q) => q.end.clean >= 3 && !few.includes(q)).sort((a, b) => a.hours - b.hours);
-    return [...few, ...strong.slice(0, 2)].map(readyFor).reduce((a, b) => (b.worth > a.worth ? b : a));
+    const ready = [...few, ...strong.slice(0, 2)]
+      .filter((q) => needsAll(z.survey, q, asks[q.acts.includes('keep') ? 1 : 0]!))
+      .map(readyFor)
+      .filter((r) => r !== null);
+    return ready.length === 0 ? [] : [ready.reduce((a, b) => (b.worth > a.worth ? b : a))];
   });
 }
 
 /** A sequence with an act that it would do without is only more work: what a shorter one reaches is not offered again. */
 const withoutIdle = (list: readonly Sequence[], met: readonly Sequence[]): Sequence[] =>
   list.filter((q) => !met.some((o) => o !== q && o.acts.length < q.acts.length && (o.mask & ~q.mask) === 0));
+
+/** Whether the coat would refuse the surface with any one act left out. */
+const needsAll = (s: Survey, q: Sequence, ask: SurfaceAsk): boolean =>
+  q.acts.every((id, i) => {
+    if (id === 'keep') return true;
+    const end = endOf(
+      s,
+      q.acts.filter((_, k) => k !== i),
+      q.abrades,
+    );
+    return end === null || !meets(end, ask);
+  });
 
 /** Where the place is not known, what the harshest would ask. */
 export const worstAsk = (first: Family, s: Survey, keeps: boolean, needsBlast: boolean): SurfaceAsk =>
@@ -255,8 +277,8 @@ function candidate(z: ZoneInput, l: Laid, r: Ready): Candidate {
   return {
     way: r.sequence.way,
     acts: r.sequence.acts,
+    ready: r,
     laid: l,
-    steps: [...r.steps, ...l.steps],
     figures,
     score: scoreOf({
       survey: z.survey,
@@ -270,15 +292,35 @@ function candidate(z: ZoneInput, l: Laid, r: Ready): Candidate {
   };
 }
 
+export const stepsOf = (c: Candidate): readonly RouteStep[] => [...c.ready.steps, ...c.laid.steps];
+
 /** A route to show why a system has no preparation: over the sequence that leaves least wrong. */
 export function nearestMiss(z: ZoneInput, l: Laid, sequences: readonly Sequence[]): RouteView {
-  const first = l.paint[0]!.family;
+  const near = nearestSequence(l.paint[0]!.family, l.needsBlast, z.survey, sequences);
+  const prep = prepSteps(z.survey, z.means, near?.acts ?? []);
+  return viewOf(z.survey, z.means, [...prep, ...l.steps], z.families);
+}
+
+const nearest = new WeakMap<readonly Sequence[], Map<string, Sequence | null>>();
+/** The sequence that leaves least wrong for a first coat. */
+function nearestSequence(
+  first: Family,
+  needsBlast: boolean,
+  s: Survey,
+  sequences: readonly Sequence[],
+): Sequence | null {
+  let known = nearest.get(sequences);
+  if (!known) nearest.set(sequences, (known = new Map()));
+  const key = `${first.familyId}${needsBlast}`;
+  const found = known.get(key);
+  if (found !== undefined) return found;
+  const asks = [false, true].map((keeps) => worstAsk(first, s, keeps, needsBlast));
   let near: Sequence | null = null;
   let fewest = Infinity;
   for (const q of sequences) {
-    const wrong = unmetBy(q.end, worstAsk(first, z.survey, q.acts.includes('keep'), l.needsBlast)).length;
+    const wrong = unmetBy(q.end, asks[q.acts.includes('keep') ? 1 : 0]!).length;
     if (wrong < fewest) [near, fewest] = [q, wrong];
   }
-  const prep = prepSteps(z.survey, z.means, near?.acts ?? []);
-  return viewOf(z.survey, z.means, [...prep, ...l.steps], z.families);
+  known.set(key, near);
+  return near;
 }

@@ -1,25 +1,66 @@
 import type { Survey } from '../../part/survey.ts';
-import { MOST_GATES, openGates } from '../gates.ts';
+import { MOST_GATES, openGates, type GateField } from '../gates.ts';
 import { firstHindrance } from '../judge.ts';
 import type { RouteStep, StepGate } from '../route.ts';
+import type { Rule } from '../rule.ts';
 import { viewOf } from '../view.ts';
-import type { ZoneInput } from './candidates.ts';
+import { stepsOf, type Candidate, type ZoneInput } from './candidates.ts';
+
+type Value = Survey[keyof Survey];
 
 /**
- * The gates that a route worked out for hoped-for answers rests on: for each answer that is open, the values under which
- * every rule still holds. Null: more than three, or a value hoped for does not hold. Pure.
+ * Works out the gates that a route, chosen for hoped-for answers, rests on: for each answer that is open, the values under
+ * which every rule still holds. A preparation and a set of coats are each tried once, however many routes they are in.
  */
-export function gatesOf(z: ZoneInput, asked: Survey, steps: readonly RouteStep[]): StepGate[] | null {
-  const gates: StepGate[] = [];
-  for (const g of openGates(asked)) {
-    const passes = g.values.filter((value) => {
-      const v = viewOf({ ...z.survey, [g.field]: value }, z.means, steps, z.families);
-      return firstHindrance(v, z.rules.refusing) === null;
-    });
-    if (passes.length === g.values.length) continue;
-    if (passes.length === 0 || gates.length === MOST_GATES) return null;
-    const first = passes.includes(g.hoped) ? [g.hoped, ...passes.filter((x) => x !== g.hoped)] : passes;
-    gates.push({ field: g.field, passes: first.map(String), otherwise: null });
+export class Gating {
+  private readonly open: readonly GateField[];
+  private readonly known = new Map<object, Map<string, boolean>>();
+  private readonly z: ZoneInput;
+  private readonly asked: Survey;
+
+  constructor(z: ZoneInput, asked: Survey) {
+    this.z = z;
+    this.asked = asked;
+    this.open = openGates(asked).filter((g) => z.survey[g.field] !== asked[g.field]);
   }
-  return gates;
+
+  /** Null: more than three looks, or one hoped for does not hold. */
+  gatesOf(c: Candidate): StepGate[] | null {
+    const gates: StepGate[] = [];
+    for (const g of this.open) {
+      // What holds with the answer open holds with any: unknown is read at its worst.
+      if (this.holds(c, g, this.asked[g.field])) continue;
+      if (gates.length === MOST_GATES) return null;
+      const rest = g.values.filter((x) => x !== g.hoped && this.holds(c, g, x));
+      gates.push({ field: g.field, passes: [g.hoped, ...rest].map(String), otherwise: null });
+    }
+    return gates;
+  }
+
+  private holds(c: Candidate, g: GateField, value: Value): boolean {
+    const { prepRefusing, coatsRefusing, routeRefusing } = this.z.rules;
+    return (
+      this.stands(c.ready, c.ready.steps, g, value, prepRefusing) &&
+      this.stands(c.laid, c.laid.steps, g, value, coatsRefusing) &&
+      this.stands(c, stepsOf(c), g, value, routeRefusing)
+    );
+  }
+
+  private stands(
+    of: object,
+    steps: readonly RouteStep[],
+    g: GateField,
+    value: Value,
+    rules: readonly Rule[],
+  ): boolean {
+    let known = this.known.get(of);
+    if (!known) this.known.set(of, (known = new Map()));
+    const key = `${g.field}${String(value)}`;
+    let yes = known.get(key);
+    if (yes === undefined) {
+      const v = viewOf({ ...this.z.survey, [g.field]: value }, this.z.means, steps, this.z.families);
+      known.set(key, (yes = firstHindrance(v, rules) === null));
+    }
+    return yes;
+  }
 }

@@ -1,15 +1,23 @@
+import type { Survey } from '../../part/survey.ts';
 import { hopedSurvey, MOST_GATES, openGates } from '../gates.ts';
 import { buildRoute, numbered, prepSteps, type Choice } from '../build.ts';
 import { answersFor, expertFor, type NotPaint } from '../answers.ts';
-import { firstHindrance, judge, rulesFor, type Judgement } from '../judge.ts';
+import { firstHindrance, rulesFor } from '../judge.ts';
 import type { RouteStep, StepGate } from '../route.ts';
 import { figuresOf, weightsFor, type Figures, type Quality, type Score } from '../score.ts';
 import type { ActId, Way } from '../surface/acts.ts';
 import { OFF } from '../surface/matter.ts';
 import { standsOn } from '../surface/asks.ts';
 import { settled, viewOf } from '../view.ts';
-import { candidatesFor, nearestMiss, type Candidate, type Found, type ZoneInput } from './candidates.ts';
-import { gatesOf } from './gating.ts';
+import {
+  candidatesFor,
+  nearestMiss,
+  stepsOf,
+  type Candidate,
+  type Found,
+  type ZoneInput,
+} from './candidates.ts';
+import { Gating } from './gating.ts';
 import { lostBy } from './rivals.ts';
 import { aboutMethod, Tally } from './tally.ts';
 
@@ -23,7 +31,8 @@ export interface Held {
   readonly gates: readonly StepGate[];
   readonly figures: Figures;
   readonly score: Score | null;
-  readonly verdict: Judgement;
+  /** The answers it was worked out for: its gates' hopes filled in. */
+  readonly survey: Survey;
   /** Families that would do as well in its place, as sets of layers. */
   readonly twins: readonly (readonly string[])[];
 }
@@ -50,6 +59,9 @@ const pairOf = (c: Candidate): string => {
 };
 const idsOf = (c: Candidate): string[] => c.laid.layers.map((l) => l.familyId);
 
+/** Binder pairs looked for in one way. */
+const MOST_PAIRS = 4;
+
 interface Rival {
   readonly c: Candidate;
   readonly gates: readonly StepGate[];
@@ -59,14 +71,17 @@ interface Rival {
 /** Candidates that hold as whole routes, the best of each way and binder pair with its twins. */
 function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): Rival[] {
   const rivals = new Map<string, Rival | null>();
-  const seen = new Set<string>();
+  const pairsOf = new Map<Way, number>();
+  const gating = new Gating(z, asked.survey);
   for (const c of found.candidates) {
     const pair = pairOf(c);
     const known = rivals.get(pair);
-    const fresh = c.laid.about.some((a) => !tally.isAllowed(a)) || c.acts.some((a) => !seen.has(a));
-    if (known && !fresh && known.twins.length > 0) continue;
-    const v = viewOf(z.survey, z.means, c.steps, z.families);
-    const hindrance = firstHindrance(v, z.rules.routeRefusing) ?? firstHindrance(v, z.rules.prepRefusing);
+    // What only repeats a rival and brings no new family in is not looked at again.
+    const isFresh = c.laid.about.some((a) => !tally.isAllowed(a));
+    if (known && !isFresh && known.twins.length > 0) continue;
+    if (!known && !isFresh && (pairsOf.get(c.way) ?? 0) >= MOST_PAIRS) continue;
+    const v = viewOf(z.survey, z.means, stepsOf(c), z.families, undefined, c.ready.surface);
+    const hindrance = firstHindrance(v, z.rules.routeRefusing);
     if (hindrance) {
       tally.refuse(c.laid.about, v, hindrance, z.rules.routeRefusing, 2);
       continue;
@@ -74,14 +89,13 @@ function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): R
     if (known) {
       if (c.acts.join() === known.c.acts.join()) known.twins.push(idsOf(c));
       tally.allow(c.laid.about);
-      for (const a of c.acts) seen.add(a);
       continue;
     }
-    const gates = z.survey === asked.survey ? [] : gatesOf(z, asked.survey, c.steps);
+    const gates = z.survey === asked.survey ? [] : gating.gatesOf(c);
     if (gates === null) continue;
     tally.allow(c.laid.about);
     tally.allow(c.acts.map(aboutMethod));
-    for (const a of c.acts) seen.add(a);
+    pairsOf.set(c.way, (pairsOf.get(c.way) ?? 0) + 1);
     for (const g of gates) tally.ask(g.field as never);
     rivals.set(pair, { c, gates, twins: [] });
   }
@@ -125,21 +139,24 @@ export function adviseZone(asked: ZoneInput): ZoneAdvice {
   };
   hold(z, rivalsOf(z, own, found, tally));
   const ways = (): number => new Set([...held.values()].map((h) => h.way)).size;
-  if (z !== own && ways() < 2) {
+  // What does not hold with every look hoped for holds no better at the worst.
+  const most = new Set(found.candidates.map((c) => c.way)).size;
+  if (z !== own && ways() < Math.min(2, most)) {
     // With every look hoped for, too much rests on looks: what holds at the worst, and with the three asked most hoped for?
     const asked = new Tally();
     hold(own, rivalsOf(own, own, candidatesFor(own, asked), tally));
-    const most = asked.questions().map((q) => q.field);
+    const open = asked.questions().map((q) => q.field);
     const few = openGates(own.survey)
       .map((g) => g.field)
-      .filter((f) => most.includes(f))
-      .sort((a, b) => most.indexOf(a) - most.indexOf(b))
+      .filter((f) => open.includes(f))
+      .sort((a, b) => open.indexOf(a) - open.indexOf(b))
       .slice(0, MOST_GATES);
     if (ways() < 2 && few.length > 0) {
       const some = { ...own, survey: hopedSurvey(own.survey, few) };
       hold(some, rivalsOf(some, own, candidatesFor(some, new Tally()), tally));
     }
   }
+  if (held.size === 0) for (const g of openGates(own.survey)) tally.ask(g.field);
   tallyMisses(z, found, tally);
   const painted = [...held.values()];
   const others = notPaint(own, found);
@@ -164,8 +181,7 @@ function heldOf(z: ZoneInput, r: Rival): Held {
   const { c, gates } = r;
   const choice: Choice = { acts: c.acts, layers: c.laid.layers };
   const steps =
-    gates.length === 0 ? numbered(c.steps) : buildRoute(z.survey, z.means, choice, z.families, gates);
-  const v = viewOf(z.survey, z.means, steps, z.families);
+    gates.length === 0 ? numbered(stepsOf(c)) : buildRoute(z.survey, z.means, choice, z.families, gates);
   return {
     way: c.way,
     answer: { kind: 'paint', what: 'paint' },
@@ -175,7 +191,7 @@ function heldOf(z: ZoneInput, r: Rival): Held {
     gates,
     figures: gates.length === 0 ? c.figures : figuresOf(z.survey, steps, z.families),
     score: c.score,
-    verdict: judge(v, z.rules.all),
+    survey: z.survey,
     twins: r.twins,
   };
 }
@@ -286,7 +302,7 @@ function written(z: ZoneInput, a: NotPaint, acts: readonly ActId[]): Held {
     gates: [],
     figures: figuresOf(z.survey, steps, z.families),
     score: null,
-    verdict: { refusals: [], open: [], warnings: [], preferences: [] },
+    survey: z.survey,
     twins: [],
   };
 }

@@ -31,6 +31,7 @@ import { wheelSchool as stripWheelSchool } from './strip/wheelSchool.ts';
 import { whiteMetalMask as stripWhiteMetalMask } from './strip/whiteMetalMask.ts';
 import { whiteMetalOut as stripWhiteMetalOut } from './strip/whiteMetalOut.ts';
 import { asbestosTest as prepAsbestosTest } from './prep/asbestosTest.ts';
+import { bareFirst as prepBareFirst } from './prep/bareFirst.ts';
 import { conversionFirst as prepConversionFirst } from './prep/conversionFirst.ts';
 import { degreaseFirst as prepDegreaseFirst } from './prep/degreaseFirst.ts';
 import { flashRust as prepFlashRust } from './prep/flashRust.ts';
@@ -171,6 +172,7 @@ export const RULES: readonly Rule[] = [
   stripWhiteMetalMask,
   stripWhiteMetalOut,
   prepAsbestosTest,
+  prepBareFirst,
   prepConversionFirst,
   prepDegreaseFirst,
   prepFlashRust,

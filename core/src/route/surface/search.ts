@@ -7,7 +7,7 @@ import type { Method } from '../route.ts';
 import { ACTS, actOf, standsBefore, type Act, type ActId, type Way } from './acts.ts';
 import { indexOfMatter, PRESENT, STRIPPED } from './matter.ts';
 import { isSoaked, seedSurface } from './seed.ts';
-import { afterAct, washed, type Surface } from './state.ts';
+import { afterAct, wash, washed, type Surface } from './state.ts';
 import { afterAbrading, afterDegrease, afterKeying, afterSpecialist, afterWarmOut } from './walk.ts';
 
 /** Most acts of one sequence. */
@@ -18,6 +18,8 @@ export interface Sequence {
   readonly acts: readonly ActId[];
   readonly way: Way;
   readonly end: Surface;
+  /** Bare metal is brushed with abrasive at the end. */
+  readonly abrades: boolean;
   /** One bit an act, so that sequences can be told to contain each other. */
   readonly mask: number;
   /** Minutes of hands for the acts alone, as hours: for choosing among sequences that reach the same. */
@@ -34,7 +36,7 @@ export const mayWarmOut = (s: Survey): boolean =>
   s.plating !== 'cadmium';
 
 /** The surface after what is always done first: degreased, glue off. */
-const opened = (s: Survey): Surface => washed(afterDegrease(seedSurface(s)), { glue: PRESENT });
+const opened = (s: Survey): Surface => washed(afterDegrease(seedSurface(s)), GLUE_OFF);
 
 /** Whether bare metal still wants a brush of abrasive before paint: a glaze, no profile, no key. */
 export function wantsAbrading(at: Surface, s: Survey): boolean {
@@ -44,20 +46,17 @@ export function wantsAbrading(at: Surface, s: Survey): boolean {
 }
 
 /** The surface with all that follows the acts by rule: keyed, washed, dried, oil warmed or wiped out. */
-export function closed(at: Surface, s: Survey, keeps: boolean): Surface {
-  let next = keeps ? afterKeying(at, s) : wantsAbrading(at, s) ? afterAbrading(at, s) : at;
+export function closed(at: Surface, s: Survey, keeps: boolean, abrades = wantsAbrading(at, s)): Surface {
+  let next = keeps ? afterKeying(at, s) : abrades ? afterAbrading(at, s) : at;
   if (isSoaked(s) || s.alsoOn.includes('silicone')) next = afterDegrease(next);
   if (mayWarmOut(s)) next = afterWarmOut(next);
-  return washed(next, {
-    chemical: PRESENT,
-    water: PRESENT,
-    dust: PRESENT,
-    oil: PRESENT,
-    wax: PRESENT,
-    // Rinsed once outdoors and twice for a life under water: a quarter, then a sixteenth.
-    salts: s.category === 'immersed' ? 15 : 12,
-  });
+  return washed(next, s.category === 'immersed' ? READY_IMMERSED : READY);
 }
+const GLUE_OFF = wash({ glue: PRESENT });
+const READIED = { chemical: PRESENT, water: PRESENT, dust: PRESENT, oil: PRESENT, wax: PRESENT };
+/** Salts are rinsed once outdoors and twice for a life under water: a quarter is left, then a sixteenth. */
+const READY = wash({ ...READIED, salts: 12 });
+const READY_IMMERSED = wash({ ...READIED, salts: 15 });
 
 interface Node {
   readonly acts: readonly Act[];
@@ -68,8 +67,21 @@ interface Node {
 
 const STRIPPED_AT = STRIPPED.map(indexOfMatter);
 const isDone = (at: Surface): boolean => STRIPPED_AT.every((i) => at.amounts[i]! <= 1);
-const keyOf = (n: Node): string =>
-  `${n.way}${n.at.amounts.join()}|${n.at.clean}${n.at.isPickled}${n.at.profileUm ?? ''}${n.at.isBurnished}${n.at.isKeyed}${n.at.isSwept}${n.at.isConverted}`;
+/** What tells two surfaces apart for paint, in a short word. */
+const keyOf = (n: Node): string => {
+  const { amounts, clean, profileUm, isPickled, isBurnished, isKeyed, isSwept, isConverted } = n.at;
+  const flags =
+    clean |
+    (Number(isPickled) << 3) |
+    (Number(isBurnished) << 4) |
+    (Number(isKeyed) << 5) |
+    (Number(isSwept) << 6) |
+    (Number(isConverted) << 7) |
+    ((profileUm === null ? 0 : profileUm[0]) << 8);
+  let key = n.way + String.fromCharCode(flags);
+  for (const i of STRIPPED_AT) key += String.fromCharCode(65 + amounts[i]!);
+  return key;
+};
 
 /** One act after another only where it changes something that paint minds. */
 function changes(before: Surface, after: Surface): boolean {
@@ -110,8 +122,10 @@ function mayFollow(n: Node, a: Act): boolean {
   // Washes come last; only a phosphating wash is given twice.
   if (isWash(last))
     return a.actId === 'phosphate' && last.actId === 'phosphate' && n.acts.filter(isWash).length < 2;
-  if (ALONE.includes(a.actId) || ALONE.includes(last.actId))
-    return isWash(a) || (ALONE.includes(last.actId) && a.way === 'hand' && n.acts.length === 1);
+  // A contractor's act of its own is followed by a hand tool or a wash, and by nothing more.
+  if (ALONE.includes(a.actId)) return false;
+  if (n.acts.some((x) => ALONE.includes(x.actId)))
+    return isWash(a) || (a.way === 'hand' && n.acts.length === 1);
   return a.actId !== last.actId || a.repeats.length > 0;
 }
 
@@ -125,7 +139,16 @@ function hoursOf(a: Act, s: Survey, isAgain: boolean): number {
  */
 export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActId[]): Sequence[] {
   if (metalOf(s.substrate) === 'magnesium')
-    return [{ acts: [], way: 'send', mask: 0, end: closed(afterSpecialist(opened(s)), s, false), hours: 0 }];
+    return [
+      {
+        acts: [],
+        way: 'send',
+        mask: 0,
+        abrades: false,
+        end: closed(afterSpecialist(opened(s)), s, false),
+        hours: 0,
+      },
+    ];
   const acts = allowed.map((id) => actOf(id)!);
   const start: Node = { acts: [], at: opened(s), hours: 0, way: 'hand' };
   const seen = new Map<string, Node>();
@@ -149,7 +172,8 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
         const known = seen.get(key);
         if (known && known.hours <= node.hours) continue;
         seen.set(key, node);
-        if (!isKeep && !(isDone(at) && (at.clean === 4 || at.isConverted))) next.push(node);
+        // Where all is off and the metal is clean, more acts are only more work.
+        if (!isKeep && !(isDone(at) && (at.clean >= 2 || at.isPickled || at.isConverted))) next.push(node);
       }
     }
     frontier = next;
@@ -159,6 +183,7 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
     .map((n) => ({
       acts: n.acts.map((a) => a.actId),
       way: n.way,
+      abrades: wantsAbrading(n.at, s),
       mask: n.acts.reduce((m, a) => m | (1 << ACTS.indexOf(a)), 0),
       end: closed(
         n.at,
@@ -167,4 +192,19 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
       ),
       hours: n.hours,
     }));
+}
+
+/**
+ * The surface that these acts leave with what follows them by rule, abraded or not as the longer sequence is that they are
+ * taken from; null: one of them may not begin.
+ */
+export function endOf(s: Survey, acts: readonly ActId[], abrades: boolean): Surface | null {
+  let at = opened(s);
+  for (const id of acts) {
+    const a = actOf(id)!;
+    if (a.actId === 'keep') continue;
+    if (standsBefore(a, at.amounts) !== null) return null;
+    at = afterAct(at, a, s);
+  }
+  return closed(at, s, acts.includes('keep'), abrades);
 }

@@ -15,12 +15,19 @@ const RUST: Readonly<Record<Survey['rust'], readonly [loose: number, tight: numb
   D: [PRESENT, PRESENT, PRESENT],
   unknown: [PRESENT, PRESENT, PRESENT],
 };
-const PITS: Readonly<Record<Survey['pits'], number | null>> = {
-  none: null,
-  light: TRACES,
-  deep: PRESENT,
-  unknown: null,
-};
+/** Pits as seen, before what the grade says; a pitted grade without pits is a contradiction, and counts as pitted. */
+function pitsOf(s: Survey, byGrade: number): number {
+  switch (s.pits) {
+    case 'light':
+      return TRACES;
+    case 'deep':
+      return PRESENT;
+    case 'none':
+      return s.rust === 'D' ? PRESENT : 0;
+    case 'unknown':
+      return byGrade;
+  }
+}
 
 /** Mill scale is on rolled steel only; where it was not looked for, grades A and B have it. */
 function scaleOf(s: Survey): number {
@@ -70,7 +77,7 @@ export function seedSurface(s: Survey): Surface {
     salts: ferrous && s.rust !== 'none' ? known(s.salt) : 0,
     'loose-rust': loose,
     'tight-rust': tight,
-    'pit-rust': ferrous ? (PITS[s.pits] ?? pits) : 0,
+    'pit-rust': ferrous ? pitsOf(s, pits) : 0,
     scale: scaleOf(s),
     'sound-paint': isTarry ? 0 : sound,
     'loose-paint': isTarry ? 0 : flaking,

@@ -54,17 +54,23 @@ export function afterAct(from: Surface, a: Act, s: Survey): Surface {
   };
 }
 
-/** The surface with shares of some matter taken off and other matter laid on. */
-export function washed(
-  from: Surface,
+/** What a wash takes, as shares in sixteenths, and what it leaves: compiled once, for it is done often. */
+export interface Wash {
+  readonly takes: readonly (readonly [index: number, share: number])[];
+  readonly leaves: readonly number[];
+}
+export const wash = (
   takes: Readonly<Partial<Record<Matter, number>>>,
   leaves: readonly Matter[] = [],
-): Surface {
-  const amounts = [...from.amounts];
-  for (const [m, share] of Object.entries(takes) as [Matter, number][]) {
-    const i = indexOfMatter(m);
-    amounts[i] = left(amounts[i]!, share);
-  }
-  for (const m of leaves) amounts[indexOfMatter(m)] = PRESENT;
+): Wash => ({
+  takes: (Object.entries(takes) as [Matter, number][]).map(([m, share]) => [indexOfMatter(m), share]),
+  leaves: leaves.map(indexOfMatter),
+});
+
+/** The surface after a wash: shares of some matter taken off and other matter laid on. */
+export function washed(from: Surface, w: Wash): Surface {
+  const amounts = from.amounts.slice();
+  for (const [i, share] of w.takes) if (amounts[i] !== 0) amounts[i] = left(amounts[i]!, share);
+  for (const i of w.leaves) amounts[i] = PRESENT;
   return { ...from, amounts };
 }

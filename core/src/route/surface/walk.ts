@@ -4,7 +4,7 @@ import { COAT_KINDS_OF_STEP, type RouteStep } from '../route.ts';
 import { actOf } from './acts.ts';
 import { indexOfMatter, PRESENT, type Matter } from './matter.ts';
 import { seedSurface } from './seed.ts';
-import { afterAct, washed, type Surface } from './state.ts';
+import { afterAct, wash, washed, type Surface, type Wash } from './state.ts';
 
 /** What was seen at the inspection: it takes the place of what the shares say. */
 export interface Seen {
@@ -14,54 +14,52 @@ export interface Seen {
 }
 
 const ALL = PRESENT;
+const ABRADING = wash({ 'loose-rust': ALL, oxide: 12 }, ['dust']);
 /** A brush of abrasive over all bare metal: it takes the glaze off and leaves a key. */
 export function afterAbrading(from: Surface, s: Survey): Surface {
   const isFerrous = ['steel', 'iron'].includes(metalOf(s.substrate));
-  const next = washed(from, { 'loose-rust': ALL, oxide: 12 }, ['dust']);
   return {
-    ...next,
+    ...washed(from, ABRADING),
     clean: isFerrous ? Math.max(from.clean, 1) : from.clean,
     profileUm: from.profileUm ?? (isFerrous ? [10, 25] : null),
     isBurnished: false,
     isKeyed: true,
   };
 }
+const DUST_LAID = wash({}, ['dust']);
 /** The kept coat keyed all over, every edge feathered. */
 export const afterKeying = (from: Surface, s: Survey): Surface => ({
-  ...washed(afterAct(from, actOf('keep')!, s), {}, ['dust']),
+  ...washed(afterAct(from, actOf('keep')!, s), DUST_LAID),
   isKeyed: true,
 });
-export const afterDegrease = (from: Surface): Surface =>
-  washed(from, { oil: ALL, 'soaked-oil': 8, wax: ALL, silicone: 8, glue: 8, dust: ALL });
-export const afterWarmOut = (from: Surface): Surface =>
-  washed(from, { oil: ALL, 'soaked-oil': ALL, wax: ALL });
-export const afterRinse = (from: Surface): Surface =>
-  washed(from, { chemical: ALL, salts: 12, dust: ALL, 'white-corrosion': 8 }, ['water']);
+const DEGREASE = wash({ oil: ALL, 'soaked-oil': 8, wax: ALL, silicone: 8, glue: 8, dust: ALL });
+export const afterDegrease = (from: Surface): Surface => washed(from, DEGREASE);
+const WARM_OUT = wash({ oil: ALL, 'soaked-oil': ALL, wax: ALL });
+export const afterWarmOut = (from: Surface): Surface => washed(from, WARM_OUT);
 
 /** Magnesium comes back from the specialist stripped and treated. */
-export const afterSpecialist = (from: Surface): Surface => ({
-  ...washed(from, {
-    oxide: ALL,
-    'white-corrosion': ALL,
-    'sound-paint': ALL,
-    'loose-paint': ALL,
-    underseal: ALL,
-    'old-filler': ALL,
-    soot: ALL,
-    verdigris: ALL,
-    tar: ALL,
-  }),
-  isConverted: true,
+const TREATED = wash({
+  oxide: ALL,
+  'white-corrosion': ALL,
+  'sound-paint': ALL,
+  'loose-paint': ALL,
+  underseal: ALL,
+  'old-filler': ALL,
+  soot: ALL,
+  verdigris: ALL,
+  tar: ALL,
 });
+export const afterSpecialist = (from: Surface): Surface => ({ ...washed(from, TREATED), isConverted: true });
 
-const WASHES: Readonly<Record<string, (from: Surface) => Surface>> = {
-  dust: (x) => washed(x, { dust: ALL }),
-  wipe: (x) => washed(x, { dust: ALL, oil: ALL, wax: 8 }),
-  rinse: afterRinse,
-  steam: (x) =>
-    washed(x, { oil: ALL, wax: ALL, soot: ALL, salts: ALL, dust: ALL, 'soaked-oil': 8 }, ['water']),
-  'zinc-salts': (x) => washed(x, { 'white-corrosion': ALL, dust: ALL }, ['water']),
+const WASHES: Readonly<Record<string, Wash>> = {
+  dust: wash({ dust: ALL }),
+  wipe: wash({ dust: ALL, oil: ALL, wax: 8 }),
+  rinse: wash({ chemical: ALL, salts: 12, dust: ALL, 'white-corrosion': 8 }, ['water']),
+  steam: wash({ oil: ALL, wax: ALL, soot: ALL, salts: ALL, dust: ALL, 'soaked-oil': 8 }, ['water']),
+  'zinc-salts': wash({ 'white-corrosion': ALL, dust: ALL }, ['water']),
 };
+const GLUE_OFF = wash({ glue: ALL });
+const DRIED = wash({ water: ALL });
 
 /** Eyes decide: rust, paint and oil as they were seen. */
 export function reseeded(from: Surface, seen: Seen): Surface {
@@ -83,7 +81,7 @@ export function afterStep(from: Surface, step: RouteStep, s: Survey): Surface {
   switch (step.kind) {
     case 'degrease':
       return step.what === 'glue'
-        ? washed(from, { glue: ALL })
+        ? washed(from, GLUE_OFF)
         : step.what === 'warm-out'
           ? afterWarmOut(from)
           : afterDegrease(from);
@@ -101,28 +99,24 @@ export function afterStep(from: Surface, step: RouteStep, s: Survey): Surface {
     case 'abrade':
       return step.what === 'key' || step.what === 'key-wet' ? afterKeying(from, s) : afterAbrading(from, s);
     case 'wash':
-      return (WASHES[step.what ?? 'dust'] ?? WASHES['dust']!)(from);
+      return washed(from, WASHES[step.what ?? 'dust'] ?? WASHES['dust']!);
     case 'dry':
-      return washed(from, { water: ALL });
+      return washed(from, DRIED);
     default:
       return from;
   }
 }
 
-/** The surface the first coat meets, or the last one where there is no coat. `seen` re-seeds it at the inspection. */
-export function surfaceUnderFirstCoat(s: Survey, steps: readonly RouteStep[], seen?: Seen): Surface {
+/** The surface before each step and after the last, up to the first coat: coats change it no more. `seen` re-seeds it at the inspection. */
+export function surfacesThrough(s: Survey, steps: readonly RouteStep[], seen?: Seen): Surface[] {
   let at = seedSurface(s);
+  const out = [at];
+  let isCoated = false;
   for (const step of steps) {
-    if (COAT_KINDS_OF_STEP.includes(step.kind)) return at;
-    at = afterStep(at, step, s);
+    isCoated ||= COAT_KINDS_OF_STEP.includes(step.kind);
+    if (!isCoated) at = afterStep(at, step, s);
     if (seen && step.kind === 'inspect') at = reseeded(at, seen);
+    out.push(at);
   }
-  return at;
-}
-
-/** The surface before each step and after the last: what the page draws through the preparation. */
-export function surfacesThrough(s: Survey, steps: readonly RouteStep[]): Surface[] {
-  const out = [seedSurface(s)];
-  for (const step of steps) out.push(afterStep(out[out.length - 1]!, step, s));
   return out;
 }

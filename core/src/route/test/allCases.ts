@@ -1,6 +1,7 @@
 import type { Cases } from './cases.ts';
 import { CASES as strip } from '../rules/strip/cases.spec.ts';
 import { CASES as prep } from '../rules/prep/cases.spec.ts';
+import { CASES as surface } from '../rules/surface/cases.spec.ts';
 import { CASES as metal } from '../rules/metal/cases.spec.ts';
 import { CASES as etch } from '../rules/etch/cases.spec.ts';
 import { CASES as zinc } from '../rules/zinc/cases.spec.ts';
@@ -15,6 +16,7 @@ import { CASES as work } from '../rules/work/cases.spec.ts';
 export const CASES: Readonly<Record<string, Cases>> = {
   ...strip,
   ...prep,
+  ...surface,
   ...metal,
   ...etch,
   ...zinc,

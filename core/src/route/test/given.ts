@@ -25,6 +25,8 @@ export const PLAIN: Survey = {
   oldFiller: 'no',
   glue: 'no',
   priorPrimer: 'none',
+  leaks: 'no',
+  seamsRinse: 'yes',
   hardened: 'no',
   lagging: 'no',
   otherMetal: null,
@@ -91,8 +93,7 @@ export function given(g: Given): RouteView {
   const survey: Survey = { ...PLAIN, ...g.s };
   const means = meansOf(g);
   const choice = {
-    methods: g.m ?? (['grit-blast'] as const),
-    pretreat: g.p ?? null,
+    acts: [...(g.m ?? (['grit-blast'] as const)), ...(g.p === undefined ? [] : [g.p])],
     layers: layersFrom(g.l ?? 'epoxy-mastic gloss-2k*2'),
   };
   let steps: readonly RouteStep[] = buildRoute(survey, means, choice, FAMILIES);

@@ -1,31 +1,13 @@
 import type { Cases } from '../../test/cases.ts';
 
-const OLD = { coating: 'sound', coatKind: 'two-pack', rust: 'A' } as const;
 const ETCH = 'etch-2k surfacer-2k gloss-2k*2';
 
 /** Cases of the rules on this topic: each fires, is clear in a near miss, and asks where it can. */
 export const CASES: Readonly<Record<string, Cases>> = {
-  'etch.over-paint': { fires: [{ s: OLD, m: ['keep'], l: ETCH }], clear: [{ l: ETCH }], unknown: 'never' },
-  'etch.over-phosphate': {
-    fires: [
-      { p: 'phosphate', l: ETCH },
-      { s: { phosphated: 'yes' }, m: ['disc'], l: ETCH },
-    ],
-    clear: [{ s: { phosphated: 'yes' }, l: ETCH }],
-    unknown: [{ s: { phosphated: 'unknown' }, m: ['disc'], l: ETCH }],
-  },
   'etch.over-conversion': {
     fires: [{ s: { substrate: 'aluminium-wrought' }, m: ['hand'], p: 'conversion', l: ETCH }],
     clear: [{ s: { substrate: 'aluminium-wrought' }, m: ['hand'], l: ETCH }],
     unknown: 'never',
-  },
-  'etch.over-filler': {
-    fires: [
-      { l: 'body-filler etch-2k surfacer-2k gloss-2k*2' },
-      { s: { oldFiller: 'yes' }, m: ['disc'], l: ETCH },
-    ],
-    clear: [{ s: { oldFiller: 'yes' }, l: ETCH }],
-    unknown: [{ s: { oldFiller: 'unknown' }, m: ['disc'], l: ETCH }],
   },
   'etch.follower': {
     fires: [{ l: 'etch-2k epoxy-primer gloss-2k*2' }],
@@ -55,6 +37,16 @@ export const CASES: Readonly<Record<string, Cases>> = {
       },
     ],
     clear: [{ l: ETCH }],
+    unknown: 'never',
+  },
+  'etch.over-filler': {
+    fires: [{ l: 'body-filler etch-2k surfacer-2k gloss-2k*2' }],
+    clear: [{ l: ETCH }],
+    unknown: 'never',
+  },
+  'etch.die-cast': {
+    fires: [{ s: { substrate: 'zinc-diecast' }, m: ['bead-blast'], l: ETCH }],
+    clear: [{ s: { substrate: 'zinc-diecast' }, m: ['bead-blast'] }, { l: ETCH }],
     unknown: 'never',
   },
 };

@@ -65,4 +65,14 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ l: 'epoxy-mastic*2' }],
     unknown: 'never',
   },
+  'finish.pressure-filler': {
+    fires: [{ s: { criticality: ['pressure'] }, l: 'epoxy-mastic surfacer-2k gloss-2k*2' }],
+    clear: [{ s: { criticality: ['pressure'] } }, { l: 'epoxy-mastic surfacer-2k gloss-2k*2' }],
+    unknown: 'never',
+  },
+  'finish.unseen': {
+    fires: [{ s: { concealed: 'yes', sun: 'no', category: 'C2' }, l: 'epoxy-mastic' }],
+    clear: [{ s: { concealed: 'yes', sun: 'no', category: 'C2' } }, { s: { sun: 'no' }, l: 'epoxy-mastic' }],
+    unknown: 'never',
+  },
 };

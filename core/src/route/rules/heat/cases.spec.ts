@@ -25,7 +25,7 @@ export const CASES: Readonly<Record<string, Cases>> = {
   },
   'heat.primer': {
     fires: [
-      { s: HOT, l: 'heat-black*3' },
+      { s: HOT, m: ['fine-blast'], l: 'epoxy-primer heat-black*2' },
       { s: { ...OLD, ...HOT }, m: ['keep'], l: 'heat-black*2' },
     ],
     clear: [{ s: HOT, l: 'heat-black*2' }],

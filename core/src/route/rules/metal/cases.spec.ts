@@ -12,19 +12,6 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ s: { substrate: 'zinc-diecast' }, m: ['bead-blast'] }],
     unknown: 'never',
   },
-  'metal.magnesium': {
-    fires: [
-      { s: { substrate: 'magnesium' }, m: ['hand'], drop: 'refer:magnesium' },
-      { s: { substrate: 'magnesium' }, m: ['disc'] },
-    ],
-    clear: [{ s: { substrate: 'magnesium' }, m: ['hand'] }],
-    unknown: 'never',
-  },
-  'metal.direct': {
-    fires: [{ l: 'enamel*3' }, { s: { substrate: 'grey-iron', category: 'C3' }, l: 'enamel*3' }],
-    clear: [{ s: { substrate: 'grey-iron', category: 'C1' }, l: 'enamel*3' }],
-    unknown: [{ s: { substrate: 'grey-iron', category: 'unknown' }, l: 'enamel*3' }],
-  },
   'metal.casting-school': {
     fires: [
       { s: { substrate: 'grey-iron', category: 'C1' }, l: 'enamel*3', schools: { castings: 'direct' } },
@@ -37,5 +24,22 @@ export const CASES: Readonly<Record<string, Cases>> = {
     fires: [{ s: { substrate: 'aluminium-cast' }, m: ['bead-blast'] }],
     clear: [{}],
     unknown: 'never',
+  },
+  'metal.magnesium': {
+    fires: [
+      { s: { substrate: 'magnesium' }, m: [], drop: 'refer:magnesium' },
+      { s: { substrate: 'magnesium' }, m: ['hand'], move: ['strip', 'refer'] },
+    ],
+    clear: [{ s: { substrate: 'magnesium' }, m: [] }, {}],
+    unknown: 'never',
+  },
+  'metal.direct': {
+    fires: [{ l: 'enamel*3' }, { s: { substrate: 'grey-iron', category: 'C3' }, l: 'enamel*3' }],
+    clear: [
+      { s: { substrate: 'grey-iron', category: 'C1' }, l: 'enamel*3' },
+      { s: { kind: 'radiator' }, l: 'engine-enamel' },
+      { s: { category: 'immersed', fluids: ['fresh-water'], sun: 'no' }, l: 'tank-lining*2' },
+    ],
+    unknown: [{ s: { substrate: 'grey-iron', category: 'unknown' }, l: 'enamel*3' }],
   },
 };

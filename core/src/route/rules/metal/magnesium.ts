@@ -13,6 +13,7 @@ export const magnesium = rule({
     if (v.metal !== 'magnesium') return null;
     const refer = indexOf(v, 'refer', 'magnesium');
     const first = v.steps.findIndex((s) => s.kind === 'strip' || s.kind === 'abrade' || s.kind === 'wash');
+    if (first < 0 && v.coats.length === 0) return null;
     return refer >= 0 && refer < firstCoatIndex(v) && (first < 0 || refer < first) ? null : fires();
   },
 });

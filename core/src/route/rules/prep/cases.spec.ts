@@ -1,18 +1,19 @@
+import type { RouteStep } from '../../route.ts';
 import type { Cases } from '../../test/cases.ts';
 
 const OLD = { coating: 'sound', coatKind: 'two-pack', rust: 'A' } as const;
+
+const SOAKED = { substrate: 'grey-iron', oil: 'soaked' } as const;
+/** Somebody warms it all the same. */
+const warmed = (x: readonly RouteStep[]): RouteStep[] =>
+  x.flatMap((s) => (s.kind === 'inspect' ? [{ ...s, kind: 'degrease' as const, what: 'warm-out' }, s] : [s]));
 
 /** Cases of the rules on this topic: each fires, is clear in a near miss, and asks where it can. */
 export const CASES: Readonly<Record<string, Cases>> = {
   'prep.degrease-first': {
     fires: [{ drop: 'degrease' }, { move: ['strip', 'degrease'] }],
-    clear: [{}, { m: ['chelating-bath'], drop: 'degrease' }],
+    clear: [{}, { m: ['chelating-bath'] }],
     unknown: 'never',
-  },
-  'prep.oil-soaked': {
-    fires: [{ s: { oil: 'soaked' }, drop: 'degrease:again' }],
-    clear: [{ s: { oil: 'soaked' } }],
-    unknown: [{ s: { substrate: 'grey-iron', oil: 'unknown' }, drop: 'degrease:again' }],
   },
   'prep.glue-first': {
     fires: [
@@ -43,29 +44,9 @@ export const CASES: Readonly<Record<string, Cases>> = {
     ],
     unknown: 'never',
   },
-  'prep.warm-out': {
-    fires: [{ s: { oil: 'soaked', features: ['seals'] } }],
-    clear: [{ s: { oil: 'soaked' } }],
-    unknown: 'never',
-  },
-  'prep.phosphate-metals': {
-    fires: [{ s: { substrate: 'aluminium-cast' }, p: 'phosphate' }],
-    clear: [{ p: 'phosphate' }],
-    unknown: 'never',
-  },
-  'prep.conversion-metals': {
-    fires: [{ p: 'conversion' }],
-    clear: [{ s: { substrate: 'aluminium-cast' }, p: 'conversion' }],
-    unknown: 'never',
-  },
   'prep.conversion-first': {
     fires: [{ s: { substrate: 'aluminium-wrought' }, m: ['hand'], p: 'conversion' }],
     clear: [{ s: { substrate: 'aluminium-wrought', category: 'C1' }, m: ['hand'], p: 'conversion' }],
-    unknown: 'never',
-  },
-  'prep.galvanised': {
-    fires: [{ s: { substrate: 'galvanised' }, m: ['disc'], drop: 'abrade' }],
-    clear: [{ s: { substrate: 'galvanised' }, m: ['disc'], p: 't-wash' }],
     unknown: 'never',
   },
   'prep.salt-test': {
@@ -77,7 +58,7 @@ export const CASES: Readonly<Record<string, Cases>> = {
     fires: [
       {
         edit: (x) =>
-          x.flatMap((s) => (s.kind === 'wash' ? [s, { ...s, kind: 'repair' as const, waitHours: 0 }] : [s])),
+          x.flatMap((s) => (s.what === 'dust' ? [s, { ...s, kind: 'repair' as const, waitHours: 0 }] : [s])),
       },
     ],
     clear: [{}],
@@ -94,10 +75,31 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ s: { features: ['close-fit'] } }],
     unknown: 'never',
   },
-  'prep.blast-dust': { fires: [{ drop: 'wash' }], clear: [{ m: ['disc'] }], unknown: 'never' },
-  'prep.key-old': {
-    fires: [{ s: OLD, m: ['keep'], drop: 'abrade' }],
-    clear: [{ s: OLD, m: ['keep'] }],
+  'prep.warm-out': {
+    fires: [
+      { s: { ...SOAKED, features: ['seals'] }, edit: warmed },
+      { s: { ...SOAKED, assembled: 'yes' }, m: ['hand'], edit: warmed },
+    ],
+    clear: [{ s: SOAKED }],
+    unknown: 'never',
+  },
+  'prep.bare-first': {
+    fires: [{ move: ['strip', 'topcoat'] }],
+    clear: [{}],
+    unknown: 'never',
+  },
+  'prep.openings': {
+    fires: [{ s: { assembled: 'yes' }, m: ['hand'], drop: 'mask:openings' }],
+    clear: [{ s: { assembled: 'yes' }, m: ['hand'] }, {}],
+    unknown: [{ s: { assembled: 'unknown' }, m: ['hand'], drop: 'mask:openings' }],
+  },
+  'prep.asbestos-test': {
+    fires: [
+      { s: { ...OLD, oldFiller: 'yes' }, drop: 'test:asbestos' },
+      { s: { alsoOn: ['underseal'] }, m: ['scrape'], drop: 'test:asbestos' },
+      { s: { kind: 'wheel-brake' }, drop: 'test:asbestos' },
+    ],
+    clear: [{ s: { ...OLD, oldFiller: 'yes' } }, { s: OLD }],
     unknown: 'never',
   },
 };

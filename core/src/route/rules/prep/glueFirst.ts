@@ -11,6 +11,7 @@ export const glueFirst = rule({
   check: (v) => {
     if (v.survey.glue === 'no') return null;
     const at = indexOf(v, 'degrease', 'glue');
+    if (stripIndex(v) < 0) return null;
     return at < 0 || at > stripIndex(v) ? fires() : null;
   },
 });

@@ -1,7 +1,6 @@
-import { actOf } from '../../surface/acts.ts';
 import { MOST_BATH_KG, placeOfAct } from '../../facilities.ts';
-import { COMMON_PRACTICE, asks, byFacility, bySurvey, fires, rule } from '../../rule.ts';
-import { actThat } from '../../view.ts';
+import { actOf } from '../../surface/acts.ts';
+import { asks, byFacility, bySurvey, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
 
 /** A bath or cabinet of a workshop holds what one person can lift and what fits it. */
 export const bathSize = rule({
@@ -11,14 +10,14 @@ export const bathSize = rule({
   source: COMMON_PRACTICE,
   remedies: [bySurvey('massKg'), bySurvey('tooBigFor'), byFacility('contractor')],
   check: (v) => {
-    const bath = actThat(v, (a) => a.needs === 'bath' || a.needs === 'bead');
-    if (bath === undefined) return null;
-    const a = actOf(bath)!;
-    if (placeOfAct(a, v.survey, v.means) === 'contractor') return null;
-    if (a.needs === 'bath' && v.survey.massKg === null) return asks('massKg');
-    const hasOwn = v.means.facilities.includes(a.needs as 'bath');
-    return hasOwn && placeOfAct(a, v.survey, v.means) === null
-      ? fires({ act: bath, kg: v.survey.massKg ?? 0, mostKg: MOST_BATH_KG })
-      : null;
+    for (const method of v.methods) {
+      const a = actOf(method);
+      if (!a || (a.needs !== 'bath' && a.needs !== 'bead')) continue;
+      const where = placeOfAct(a, v.survey, v.means);
+      if (where === 'here' && a.needs === 'bath' && v.survey.massKg === null) return asks('massKg');
+      if (where === null && v.means.facilities.includes(a.needs))
+        return fires({ act: method, kg: v.survey.massKg ?? 0, mostKg: MOST_BATH_KG });
+    }
+    return null;
   },
 });

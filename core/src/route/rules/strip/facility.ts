@@ -1,7 +1,6 @@
-import { actOf } from '../../surface/acts.ts';
 import { needsOf, placeOfAct } from '../../facilities.ts';
-import { COMMON_PRACTICE, byFacility, fires, rule } from '../../rule.ts';
-import { actThat } from '../../view.ts';
+import { actOf } from '../../surface/acts.ts';
+import { byFacility, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
 
 /** The shop lacks what the method needs, and no contractor does it. */
 export const facility = rule({
@@ -19,11 +18,13 @@ export const facility = rule({
     byFacility('contractor'),
   ],
   check: (v) => {
-    const missing = actThat(v, (a) => a.way !== null && placeOfAct(a, v.survey, v.means) === null);
-    if (missing === undefined) return null;
-    // A bath for one person is a matter of weight, and said by its own rule.
-    const a = actOf(missing)!;
-    const hasOwn = a.needs !== null && a.needs !== 'none' && v.means.facilities.includes(a.needs);
-    return hasOwn ? null : fires({ method: missing, needs: needsOf(a).join(' or ') || 'a contractor' });
+    for (const method of v.methods) {
+      const a = actOf(method);
+      if (!a || placeOfAct(a, v.survey, v.means) !== null) continue;
+      // Too big or heavy for what the shop has is said by its own rule.
+      const hasOwn = a.needs !== null && a.needs !== 'none' && v.means.facilities.includes(a.needs);
+      if (!hasOwn) return fires({ method, needs: needsOf(a).join(' or ') || 'a contractor' });
+    }
+    return null;
   },
 });

@@ -13,7 +13,8 @@ export const keepEtch = rule({
   check: (v) => {
     if (!v.keeps) return null;
     const { priorPrimer, primerDays } = v.survey;
-    if (priorPrimer === 'unknown') return asks('priorPrimer');
+    if (priorPrimer === 'unknown')
+      return primerDays !== null && primerDays <= MOST_DAYS ? null : asks('priorPrimer');
     if (priorPrimer !== 'etch') return null;
     if (primerDays === null) return asks('primerDays');
     return primerDays > MOST_DAYS ? fires({ days: primerDays, most: MOST_DAYS }) : null;

@@ -1,3 +1,4 @@
+import type { RouteStep, StepKind } from '../../route.ts';
 import type { Cases } from '../../test/cases.ts';
 
 const ZINC = 'zinc-epoxy gloss-2k*2';
@@ -11,6 +12,12 @@ const coat = (familyId: string, over = {}) => ({
   waitHours: 0,
   cautions: [],
   ...over,
+});
+
+const end = (kind: StepKind, what: string): RouteStep => ({ ...coat(''), kind, what, coats: 0, dftUm: null });
+const gate = (field: string, passes: readonly string[]): RouteStep => ({
+  ...end('gate', field),
+  gate: { field, passes, otherwise: null },
 });
 
 /** Cases of the rules on this topic: each fires, is clear in a near miss, and asks where it can. */
@@ -38,6 +45,8 @@ export const CASES: Readonly<Record<string, Cases>> = {
     fires: [
       { l: 'powder', s: { assembled: 'yes' } },
       { l: 'powder', has: ['grit', 'gun', 'oven'] },
+      { l: 'powder', s: { substrate: 'cast-steel' } },
+      { l: 'powder', s: { substrate: 'aluminium-wrought', criticality: ['airworthy'] }, m: ['pad'] },
     ],
     clear: [{ l: 'powder' }],
     unknown: 'never',
@@ -70,6 +79,41 @@ export const CASES: Readonly<Record<string, Cases>> = {
   'work.unknown-product': {
     fires: [{ edit: (x) => [...x, coat('nobody-knows')] }],
     clear: [{}],
+    unknown: 'never',
+  },
+  'work.no-coats': {
+    fires: [{ l: '' }, { drop: 'prime', l: 'epoxy-mastic' }],
+    clear: [{}, { l: '', edit: (x) => [...x, end('preserve', 'wax-film')] }],
+    unknown: 'never',
+  },
+  'work.answer-here': {
+    fires: [
+      { l: '', edit: (x) => [...x, end('preserve', 'wax-patina')] },
+      { l: '', edit: (x) => [...x, end('replace', 'new-fasteners')] },
+    ],
+    clear: [
+      { s: { kind: 'fasteners' }, l: '', edit: (x) => [...x, end('replace', 'new-fasteners')] },
+      {
+        s: { coating: 'sound', rust: 'none' },
+        m: [],
+        l: '',
+        edit: (x) => [...x, end('preserve', 'wax-patina')],
+      },
+      {},
+    ],
+    unknown: 'never',
+  },
+  'work.gate-place': {
+    fires: [{ edit: (x) => [...x, gate('scale', ['no'])] }],
+    clear: [{ edit: (x) => [gate('scale', ['no']), ...x] }],
+    unknown: 'never',
+  },
+  'work.gate-failed': {
+    fires: [{ s: { scale: 'yes' }, edit: (x) => [gate('scale', ['no']), ...x] }],
+    clear: [
+      { s: { scale: 'no' }, edit: (x) => [gate('scale', ['no']), ...x] },
+      { s: { scale: 'unknown' }, edit: (x) => [gate('scale', ['no']), ...x] },
+    ],
     unknown: 'never',
   },
 };

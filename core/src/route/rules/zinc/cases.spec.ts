@@ -9,7 +9,6 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ l: ZINC }],
     unknown: 'never',
   },
-  'zinc.blasted': { fires: [{ m: ['disc'], l: ZINC }], clear: [{ l: ZINC }], unknown: 'never' },
   'zinc.phosphate': {
     fires: [
       { p: 'phosphate', l: ZINC },
