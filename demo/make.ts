@@ -232,7 +232,7 @@ export function makeScenario(): ShopFile {
   );
   const { tins, stockFacts } = demoShelf(AS_OF, nextId, sorted);
   return {
-    format: 'calvetta-shop/1',
+    format: 'calvetta-shop/2',
     asOf: new Date(AS_OF).toISOString(),
     workshop: {
       workshopId: 'saltmarsh',

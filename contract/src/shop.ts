@@ -12,11 +12,13 @@ import type {
 import type { SurveyTemplate } from './api.ts';
 import type { CupView, NewTin, Pack } from './shelf.ts';
 
-/** The public file format of a whole shop, `calvetta-shop/1`. What a backup, a move or the demo is written in. */
-export const SHOP_FORMAT = 'calvetta-shop/1';
+/** The public file format of a whole shop, `calvetta-shop/2`. What a backup, a move or the demo is written in. */
+export const SHOP_FORMAT = 'calvetta-shop/2';
+/** Written before; read and brought up to date. */
+export const OLDER_SHOP_FORMATS = ['calvetta-shop/1'] as const;
 
 export interface ShopFile {
-  readonly format: typeof SHOP_FORMAT;
+  readonly format: typeof SHOP_FORMAT | (typeof OLDER_SHOP_FORMATS)[number];
   /** The moment the file describes; importing with `?shift=now` moves every instant by now − asOf. */
   readonly asOf: string;
   readonly workshop: {

@@ -1,5 +1,8 @@
 import Joi from 'joi';
 import {
+  SEEN_PAINT,
+  SEEN_RUST,
+  SEEN_WATER,
   ACCEPTANCE,
   CONTAMINANTS,
   FACES,
@@ -76,12 +79,19 @@ export const FACT_BODIES: Readonly<Record<FactKind, Joi.ObjectSchema>> = {
   moved: Joi.object({ placeId: id.required() }),
   'surface-read': Joi.object({ surfaceC: Joi.number().min(-40).max(120).required() }),
   'film-read': filmRead,
+  inspected: Joi.object({
+    seen: Joi.object({
+      rust: Joi.valid(...SEEN_RUST).required(),
+      paint: Joi.valid(...SEEN_PAINT).required(),
+      water: Joi.valid(...SEEN_WATER).required(),
+    }).required(),
+  }),
   'gate-accepted': Joi.object({ gate: Joi.string().max(40).required(), reason: reason.required() }),
   surveyed: Joi.object({ survey: survey.required() }),
   'route-set': Joi.object({
     routeId: Joi.string().max(400).required(),
     origin: Joi.valid('advised', 'edited', 'overridden').required(),
-    steps: Joi.array().items(routeStep).min(1).max(80).required(),
+    steps: Joi.array().items(routeStep).min(1).max(160).required(),
     reason,
   }),
   noted: Joi.object({ text: Joi.string().trim().min(1).max(2000).required() }),

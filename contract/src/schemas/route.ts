@@ -1,6 +1,14 @@
 import Joi from 'joi';
 import type { SurveyTemplate } from '../api.ts';
 import {
+  ALSO_ON,
+  FLUIDS,
+  GATES,
+  PART_KINDS,
+  PLATINGS,
+  TOO_BIG_FOR,
+  ZONE_KINDS,
+  type Zone,
   ANSWERS,
   CATEGORIES,
   COAT_KINDS,
@@ -50,6 +58,40 @@ export const schools = Joi.object<Schools>({
 /** What a part does otherwise than the house. */
 const practice = Joi.object<Partial<Schools>>(SCHOOLS);
 
+const few = (list: readonly string[]) =>
+  Joi.array()
+    .items(Joi.string().valid(...list))
+    .unique();
+
+/** A zone of its own: what differs there from the outside. */
+const zone = Joi.object<Zone>({
+  zoneId: Joi.string()
+    .pattern(/^[\w.:-]{1,40}$/)
+    .invalid('bright')
+    .required(),
+  name: Joi.string().trim().min(1).max(60).required(),
+  kind: one(ZONE_KINDS),
+  heatC: Joi.number().min(-40).max(1200).allow(null).required(),
+  fluids: few(FLUIDS).required(),
+  overrides: Joi.object({
+    areaM2: Joi.number().positive().max(10_000).allow(null),
+    thicknessMm: Joi.number().positive().max(1000).allow(null),
+    rust: Joi.valid(...RUST),
+    pits: Joi.valid(...PITS),
+    scale: Joi.valid(...ANSWERS),
+    oil: Joi.valid(...OIL),
+    coating: Joi.valid(...COATING),
+    coatKind: Joi.valid(...COAT_KINDS),
+    soundShare: Joi.number().min(0).max(1).allow(null),
+    legacy: Joi.valid(...LEGACY),
+    category: Joi.valid(...CATEGORIES),
+    sun: Joi.valid(...ANSWERS),
+    finish: Joi.valid(...FINISHES),
+    reach: Joi.valid(...REACHES),
+    concealed: Joi.valid(...ANSWERS),
+  }).required(),
+});
+
 /** A survey, whole. Unknown is an answer; a figure that is not known is null. */
 export const survey = Joi.object<Survey>({
   substrate: one(SUBSTRATES),
@@ -63,11 +105,22 @@ export const survey = Joi.object<Survey>({
   salt: answer,
   coating: one(COATING),
   coatKind: one(COAT_KINDS),
+  soundShare: Joi.number().min(0).max(1).allow(null).default(null),
   solventRub: one(TEST_RESULTS),
   legacy: one(LEGACY),
   phosphated: answer,
   oldFiller: answer,
   glue: answer.optional().default('unknown'),
+  // Asked since the second shop file: what an older survey does not hold is not known, or not there.
+  kind: one(PART_KINDS).optional().default('unknown'),
+  plating: one(PLATINGS).optional().default('none'),
+  alsoOn: few(ALSO_ON).default([]),
+  bareDays: Joi.number().min(0).max(40_000).allow(null).default(null),
+  leaks: answer.optional().default('unknown'),
+  seamsRinse: answer.optional().default('unknown'),
+  tooBigFor: few(TOO_BIG_FOR).default([]),
+  fluids: few(FLUIDS).default([]),
+  zones: Joi.array().items(zone).max(6).unique('zoneId').default([]),
   priorPrimer: one(PRIOR_PRIMERS).optional().default('unknown'),
   primerDays: Joi.number().min(0).max(40_000).allow(null).default(null),
   features: Joi.array()
@@ -115,6 +168,21 @@ export const routeStep = Joi.object<RouteStep>({
   stepId: Joi.string().min(1).max(64).required(),
   kind: one(STEP_KINDS),
   what: Joi.string().max(64),
+  zoneId: Joi.string().pattern(/^[\w.:-]{1,40}$/),
+  gate: Joi.object({
+    field: Joi.string()
+      .valid(...GATES.map((g) => g.field))
+      .required(),
+    passes: Joi.array().items(Joi.string().max(40)).min(1).max(20).required(),
+    otherwise: Joi.object({
+      acts: Joi.array().items(Joi.string().max(64)).max(20).required(),
+      hours: Joi.number().min(0).max(100_000).required(),
+      days: Joi.number().min(0).max(100_000).required(),
+      cost: Joi.number().min(0).max(10_000_000).required(),
+    })
+      .allow(null)
+      .required(),
+  }),
   familyId: Joi.string().max(64),
   coats: Joi.number().integer().min(0).max(20).required(),
   dftUm: Joi.number().positive().max(6000).allow(null).required(),

@@ -1,4 +1,4 @@
-import { BINDERS, METALS, PIGMENTS, STAGES, TOOLS } from '@calvetta/core';
+import { BINDERS, CLEANLINESS, FLUIDS, MATTERS, METALS, PIGMENTS, STAGES, TOOLS } from '@calvetta/core';
 
 const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum }) as const;
 const orNull = (s: object) => ({ anyOf: [s, { type: 'null' }] });
@@ -69,6 +69,18 @@ const traits = closed(
     needsBlast: flag,
     totalMaxUm: number(1, 20_000),
     fuelProof: flag,
+    leastClean: oneOf(CLEANLINESS.slice(1)),
+    profileUm: orNull(closed({ min: number(0, 300), max: number(0, 300) })),
+    tolerates: {
+      type: 'object',
+      properties: Object.fromEntries(MATTERS.map((m) => [m, oneOf(['all', 'traces'])])),
+      additionalProperties: false,
+    },
+    fluids: set(FLUIDS),
+    immersedLeastUm: number(1, 5000),
+    isLining: flag,
+    onFins: flag,
+    // Of older files: read as fluids.
     immersion: flag,
     isLegacy: flag,
     needsOver: { enum: ['clear', null] },

@@ -1,5 +1,8 @@
 import Joi from 'joi';
 import {
+  CLEANLINESS,
+  FLUIDS,
+  MATTERS,
   BINDERS,
   FACES,
   FACILITIES,
@@ -12,7 +15,7 @@ import {
 } from '@calvetta/core';
 import { schools, surveyTemplate } from './route.ts';
 import { cup, pack, tinLabel } from './shelf.ts';
-import { SHOP_FORMAT } from '../shop.ts';
+import { OLDER_SHOP_FORMATS, SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
 
 const id = Joi.string()
@@ -75,6 +78,17 @@ const traits = Joi.object({
   needsBlast: Joi.boolean(),
   totalMaxUm: Joi.number().min(1).max(20_000),
   fuelProof: Joi.boolean(),
+  leastClean: Joi.string().valid(...CLEANLINESS.slice(1)),
+  profileUm: Joi.object({
+    min: Joi.number().min(0).max(300).required(),
+    max: Joi.number().min(0).max(300).required(),
+  }).allow(null),
+  tolerates: Joi.object().pattern(Joi.string().valid(...MATTERS), Joi.string().valid('all', 'traces')),
+  fluids: few(FLUIDS),
+  immersedLeastUm: Joi.number().min(1).max(5000),
+  isLining: Joi.boolean(),
+  onFins: Joi.boolean(),
+  /** Of older files: read as fluids. */
   immersion: Joi.boolean(),
   isLegacy: Joi.boolean(),
   needsOver: Joi.string().valid('clear').allow(null),
@@ -169,9 +183,9 @@ const part = Joi.object({
     .required(),
 });
 
-/** `calvetta-shop/1`. */
+/** `calvetta-shop/2`; the first is read as well, its surveys with what was not asked then as not known. */
 export const shopFile = Joi.object({
-  format: Joi.valid(SHOP_FORMAT).required(),
+  format: Joi.valid(SHOP_FORMAT, ...OLDER_SHOP_FORMATS).required(),
   asOf: Joi.string().isoDate().required(),
   workshop: Joi.object({
     workshopId: id.required(),

@@ -190,6 +190,7 @@ export const FACT_WORDS: Readonly<Record<FactKind, string>> = {
   moved: 'Moved',
   'film-read': 'Film readings',
   'surface-read': 'Surface read',
+  inspected: 'Looked at bare',
   'gate-accepted': 'Gate accepted',
   surveyed: 'Surveyed',
   'route-set': 'Route set',
@@ -225,6 +226,8 @@ export const CAUTION_WORDS: Readonly<Record<string, string>> = {
   eyes: 'Wire and chips fly: full face, and nobody beside you.',
   'oily-rags': 'Oily rags heat by themselves: lidded metal bin of water.',
   'frost-kills': 'Frost kills the tin.',
+  tar: 'Coal tar burns skin and causes cancer: a specialist first; gloves, no dust, no heat.',
+  fire: 'Warming oil out makes vapour: no flame near solvent, open doors, an extinguisher at hand.',
 };
 
 export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
@@ -257,7 +260,13 @@ export const STEP_WORDS: Readonly<Record<string, string>> = {
   test: 'Test',
   refer: 'Refer',
   abrade: 'Key with abrasive',
-  wash: 'Wash off the dust',
+  wash: 'Wash',
+  dry: 'Dry at once',
+  gate: 'Look first',
+  preserve: 'Preserve',
+  send: 'Send away',
+  replace: 'Replace',
+  care: 'Care',
   stripe: 'Stripe edges and welds',
   reassemble: 'Reassemble',
   cure: 'Cure',

@@ -4,3 +4,4 @@ export * from './why.ts';
 export * from './route.ts';
 export * from './rules.ts';
 export * from './shelf.ts';
+export * from './reasons.ts';

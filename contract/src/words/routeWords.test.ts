@@ -1,6 +1,14 @@
 import { describe, expect, it } from '@jest/globals';
 import {
+  ACTS,
+  advise,
   ANSWERS,
+  BESTS,
+  EXPERTS,
+  GATES,
+  MATTERS,
+  PART_KINDS,
+  WAYS,
   blankSurvey,
   buildRoute,
   CATALOGUE_SHEETS,
@@ -8,7 +16,6 @@ import {
   familiesOf,
   FULL_SHOP,
   METHODS,
-  prepsFor,
   QUALITIES,
   RULES,
   STEP_KINDS,
@@ -16,8 +23,13 @@ import {
 } from '@calvetta/core';
 import { survey as surveySchema } from '../schemas/route.ts';
 import {
+  BEST_WORDS,
   CAUTION_WORDS,
   FACILITY_WORDS,
+  KIND_WORDS,
+  MATTER_WORDS,
+  reasonWords,
+  WAY_WORDS,
   METHOD_WORDS,
   QUALITY_WORDS,
   RULE_WORDS,
@@ -51,15 +63,17 @@ describe('words of routes', () => {
       const s = {
         ...blankSurvey(substrate),
         features: ['threads', 'close-fit', 'box-section', 'welds-rivets'] as const,
+        alsoOn: ['tar', 'silicone'] as const,
+        oil: 'soaked',
         criticality: ['fuel', 'pressure', 'control-surface'] as const,
         lagging: 'yes',
         legacy: 'lead',
       } as const;
-      for (const prep of prepsFor(s))
+      for (const act of ACTS)
         for (const step of buildRoute(
           s,
           FULL_SHOP,
-          { ...prep, layers: [{ kind: 'topcoat', familyId: 'gloss-2k', coats: 1 }] },
+          { acts: [act.actId], layers: [{ kind: 'topcoat', familyId: 'gloss-2k', coats: 1 }] },
           families,
         )) {
           if (step.what !== undefined)
@@ -73,7 +87,66 @@ describe('words of routes', () => {
   });
 });
 
+describe('words of what is on the metal', () => {
+  it('every matter, way, kind, expert and what a rival is best at has words', () => {
+    for (const m of MATTERS) expect(MATTER_WORDS[m].length).toBeGreaterThan(2);
+    for (const w of WAYS) expect(WAY_WORDS[w].length).toBeGreaterThan(2);
+    for (const k of PART_KINDS) expect(KIND_WORDS[k].length).toBeGreaterThan(2);
+    for (const b of BESTS) expect(BEST_WORDS[b].length).toBeGreaterThan(2);
+    for (const e of EXPERTS) expect(WHAT_WORDS[e]).toBeDefined();
+    for (const g of GATES) expect(SURVEY_WORDS[g.field]).toBeDefined();
+  });
+  it('a refusal names the matter that stands and the act that would take it off, in words', () => {
+    const survey = {
+      ...blankSurvey('steel-plate'),
+      rust: 'D',
+      pits: 'deep',
+      scale: 'yes',
+      coating: 'none',
+      category: 'C3',
+      heatC: 40,
+      lagging: 'no',
+      assembled: 'no',
+      hardened: 'no',
+      thicknessMm: 6,
+      massKg: 90,
+      oil: 'surface',
+      glue: 'no',
+      phosphated: 'no',
+      salt: 'no',
+    } as const;
+    const advice = advise({ survey, means: { ...FULL_SHOP, facilities: ['gun'] }, families: familiesOf([]) });
+    const said = advice.refused
+      .flatMap((r) => r.reasons)
+      .filter((r) => r.ruleId === 'surface.stands')
+      .map(reasonWords);
+    expect(said.length).toBeGreaterThan(0);
+    for (const text of said)
+      expect(text).toMatch(/^[A-Z].* still stands under .*\. .*(takes|would take) it off\.$/);
+    // No code of ours in a sentence.
+    for (const text of said) expect(text).not.toMatch(/[a-z]-[a-z]+-blast|grit-blast|tight-rust|pit-rust/);
+  });
+});
+
+const ZONE = { zoneId: 'z1', name: 'Manifold', kind: 'outside', heatC: 550, fluids: [], overrides: {} };
 describe('a survey on the wire', () => {
+  it('an older survey reads: what was not asked then is not known, or not there', () => {
+    const old: Record<string, unknown> = { ...blankSurvey('steel-plate') };
+    for (const k of [
+      'kind',
+      'soundShare',
+      'plating',
+      'alsoOn',
+      'bareDays',
+      'leaks',
+      'seamsRinse',
+      'tooBigFor',
+      'fluids',
+      'zones',
+    ])
+      delete old[k];
+    expect(surveySchema.validate(old).value).toEqual(blankSurvey('steel-plate'));
+  });
   const blank = blankSurvey('steel-plate');
   it('blank is complete; every answer is one of the known ones', () => {
     expect(surveySchema.validate(blank).error).toBeUndefined();
@@ -88,6 +161,15 @@ describe('a survey on the wire', () => {
     ['hotter than iron melts', { heatC: 1800 }],
     ['a field nobody asked for', { mood: 'good' }],
     ['a field left out', { rust: undefined }],
+    ['a kind nobody knows', { kind: 'gizmo' }],
+    ['a share above the whole', { soundShare: 1.2 }],
+    ['a fluid nobody knows', { fluids: ['lemonade'] }],
+    ['two zones of one name', { zones: [ZONE, ZONE] }],
+    ['a zone hotter than iron melts', { zones: [{ ...ZONE, heatC: 1800 }] }],
+    [
+      'a zone that overrides what is the part’s',
+      { zones: [{ ...ZONE, overrides: { substrate: 'grey-iron' } }] },
+    ],
   ])('%s is refused', (_what, over) =>
     expect(surveySchema.validate({ ...blank, ...over }).error).toBeDefined(),
   );

@@ -2,6 +2,7 @@ import type { BarePrep } from '../cure/bare.ts';
 import type { FilmReadBody } from '../film/judgeFilm.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
+import type { Seen } from '../route/surface/walk.ts';
 
 export const FACES = ['A', 'B'] as const;
 export type Face = (typeof FACES)[number];
@@ -54,6 +55,8 @@ export interface FactBodies {
   moved: { readonly placeId: string };
   'surface-read': { readonly surfaceC: number };
   'film-read': FilmReadBody;
+  /** What the eye saw of the bare metal. It takes the place of what the acts should have done. */
+  inspected: { readonly seen: Seen };
   'gate-accepted': { readonly gate: string; readonly reason: string };
   /** What was found of the part, whole: a later survey takes its place. */
   surveyed: { readonly survey: Survey };

@@ -39,6 +39,12 @@ export interface FollowerRule {
   readonly intervals: readonly WindowInterval[];
 }
 
+/** Traits that sheets of older files carry: read, and written as what took their place. */
+export interface LegacyTraits {
+  /** Stands under water: which fluids was not asked. */
+  readonly immersion?: boolean;
+}
+
 /** One immutable revision of a product sheet. Figures are invented for generic families unless a shop typed its maker's. */
 export interface ProductSheet {
   readonly sheetId: string;
@@ -79,7 +85,7 @@ export interface ProductSheet {
   readonly applyMinPerM2: number;
   readonly cautions: readonly string[];
   /** What differs from its binder class for the rules of a route. */
-  readonly traits?: Partial<SheetTraits>;
+  readonly traits?: Partial<SheetTraits> & LegacyTraits;
   readonly source: string;
 }
 

@@ -1,4 +1,5 @@
 import type { Binder } from './binder.ts';
+import type { LegacyTraits } from './sheet.ts';
 import { METALS, type SheetTraits, type Tool } from './traits.ts';
 
 const ANY_TOOL: readonly Tool[] = ['gun', 'brush', 'roller'];
@@ -335,12 +336,17 @@ export const TRAITS_BY_BINDER: Readonly<Record<Binder, SheetTraits>> = {
 export function traitsOf(sheet: {
   readonly binder: Binder;
   readonly role: string;
-  readonly traits?: Partial<SheetTraits>;
+  readonly traits?: Partial<SheetTraits> & LegacyTraits;
 }): SheetTraits {
   const byClass = TRAITS_BY_BINDER[sheet.binder];
   // A primer or surfacer of a finish's binder is still no finish.
   const asRole =
     sheet.role === 'finish' || sheet.role === 'clear' || sheet.role === 'cavity' ? {} : ROLE_TRAITS;
-  return { ...byClass, ...(sheet.binder === 'epoxy-2k' ? {} : asRole), ...sheet.traits };
+  return { ...byClass, ...(sheet.binder === 'epoxy-2k' ? {} : asRole), ...ofToday(sheet.traits ?? {}) };
+}
+/** Water was all that older sheets knew of. */
+function ofToday({ immersion, ...traits }: Partial<SheetTraits> & LegacyTraits): Partial<SheetTraits> {
+  if (immersion === undefined || traits.fluids !== undefined) return traits;
+  return { ...traits, fluids: immersion ? ['fresh-water', 'brine', 'splash'] : [] };
 }
 const ROLE_TRAITS: Partial<SheetTraits> = { holdsSun: false, standsAlone: false };

@@ -9,7 +9,7 @@ export function Waiting({ error, what }: { readonly error: Error | null; readonl
         title={error.body.details['what'] === 'workshop' ? 'No workshop yet' : `No such ${what}`}
         text={
           error.body.details['what'] === 'workshop'
-            ? 'Import a calvetta-shop/1 file, or start the demo with bin/demo.'
+            ? 'Import a Calvetta shop file, or start the demo with bin/demo.'
             : error.body.remedy
         }
         next={{ to: '/', text: 'To the Bench' }}

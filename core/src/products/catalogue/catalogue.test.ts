@@ -76,9 +76,17 @@ describe('the catalogue', () => {
     const own = { ...base, sheetId: 'enamel.2', revision: 2, traits: { heatMaxC: 130 } };
     expect(familiesOf([own]).get('enamel')!.traits).toEqual({
       ...TRAITS_BY_BINDER['alkyd-1k'],
+      ...base.traits,
       heatMaxC: 130,
     });
     expect(familiesOf([{ ...own, revision: 0 }]).get('enamel')!.sheet.sheetId).toBe('enamel.1');
+  });
+  it('a sheet of an older file that only said whether it stands water reads as fluids', () => {
+    const old = (immersion: boolean) =>
+      traitsOf({ binder: 'epoxy-2k', role: 'primer', traits: { immersion } });
+    expect(old(true).fluids).toContain('fresh-water');
+    expect(old(false).fluids).toEqual([]);
+    expect('immersion' in old(true)).toBe(false);
   });
   it('every substrate is a metal its primers can name', () => {
     expect(metalOf('ductile-iron')).toBe('iron');

@@ -1,0 +1,102 @@
+import type { Matter, Reason } from '@calvetta/core';
+import { SUBSTRATE_WORDS } from './bench.ts';
+import { ANSWER_WORDS, FACILITY_WORDS, KIND_WORDS, MATTER_WORDS, SURVEY_WORDS, WHAT_WORDS } from './route.ts';
+import { RULE_WORDS } from './rules.ts';
+
+const first = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
+const list = (ids: string): string => {
+  const names = ids
+    .split(', ')
+    .filter(Boolean)
+    .map((id) => WHAT_WORDS[id] ?? id);
+  return names.length < 2
+    ? names.join('')
+    : `${names.slice(0, -1).join(', ')} or ${names[names.length - 1]!}`;
+};
+const share = (left: number): string =>
+  left >= 0.99 ? '' : left >= 0.4 ? ', about half of it,' : ', traces of it,';
+const WASH: Readonly<Record<string, string>> = {
+  wipe: 'A last wipe',
+  rinse: 'A rinse',
+  dry: 'Drying',
+  degrease: 'Degreasing',
+  'warm-out': 'Warming it out, or degreasing again,',
+  glue: 'Scraper and solvent',
+};
+
+/** Figures of a finding whose sentence needs them: what stands and what would take it off, what is wanted and what is there. */
+const SPOKEN: Readonly<Record<string, (d: Reason['data']) => string>> = {
+  'surface.stands': (d) => {
+    const matter = MATTER_WORDS[d['matter'] as Matter];
+    const off = String(d['off']);
+    const how =
+      off === ''
+        ? 'Nothing known takes it off this metal: ask.'
+        : WASH[off]
+          ? `${WASH[off]} takes it off.`
+          : `${first(list(off))} would take it off.`;
+    return `${first(matter)}${share(Number(d['left']))} still stands under ${String(d['product'])}. ${how}`;
+  },
+  'surface.first': (d) =>
+    `${first(MATTER_WORDS[d['matter'] as Matter])} comes off before ${WHAT_WORDS[String(d['act'])] ?? String(d['act'])}.`,
+  'surface.clean': (d) =>
+    `${String(d['product'])} wants ${String(d['need'])}; this reaches ${String(d['got']) === 'none' ? 'no grade' : String(d['got'])}.`,
+  'surface.profile': (d) =>
+    `${String(d['product'])} wants a roughness of ${String(d['need'])} µm; this leaves ${String(d['got'])}${String(d['got']) === 'none' ? '' : ' µm'}.`,
+  'strip.thin': (d) =>
+    `${first(WHAT_WORDS[String(d['act'])] ?? '')} wants at least ${d['leastMm']} mm here${d['mm'] === undefined ? '' : `; this is ${d['mm']} mm`}: thinner warps or dents.`,
+  'strip.metals': (d) =>
+    `${first(WHAT_WORDS[String(d['act'])]?.split(',')[0] ?? '')} is not for ${SUBSTRATE_WORDS[d['metal'] as keyof typeof SUBSTRATE_WORDS] ?? String(d['metal'])}.`,
+};
+
+/** What a finding says, with its figures where the sentence needs them. */
+export const reasonWords = (r: Pick<Reason, 'ruleId' | 'data'>): string =>
+  SPOKEN[r.ruleId]?.(r.data) ?? RULE_WORDS[r.ruleId] ?? r.ruleId;
+
+/** Names of figures that stand under a sentence. */
+const FIGURE_WORDS: Readonly<Record<string, string>> = {
+  um: 'film, µm',
+  needUm: 'wanted, µm',
+  leastUm: 'least, µm',
+  mostUm: 'most, µm',
+  heatC: 'heat, °C',
+  mostC: 'stands, °C',
+  leastC: 'from, °C',
+  mm: 'thickness, mm',
+  leastMm: 'least, mm',
+  kg: 'mass, kg',
+  mostKg: 'most, kg',
+  gapV: 'apart, V',
+  limitV: 'limit, V',
+  clearanceUm: 'clearance, µm',
+  days: 'days',
+  most: 'most',
+  coats: 'coats',
+};
+const VALUES: Readonly<Record<string, string>> = {
+  ...WHAT_WORDS,
+  ...ANSWER_WORDS,
+  ...SUBSTRATE_WORDS,
+  ...KIND_WORDS,
+  ...MATTER_WORDS,
+  ...FACILITY_WORDS,
+  ...SURVEY_WORDS,
+};
+
+/** The figures of a finding for the line under its sentence; nothing where the sentence has said them. */
+export function figureWords(r: Pick<Reason, 'ruleId' | 'data'>): string {
+  if (SPOKEN[r.ruleId]) return '';
+  return Object.entries(r.data)
+    .map(([k, v]) => {
+      const value =
+        typeof v === 'number'
+          ? String(Number(v.toPrecision(3)))
+          : v
+              .split(', ')
+              .map((x) => VALUES[x] ?? x)
+              .join(', ');
+      const name = FIGURE_WORDS[k];
+      return name ? `${name}: ${value}` : value;
+    })
+    .join(' · ');
+}
