@@ -1,4 +1,6 @@
 import type {
+  Seen,
+  StepGate,
   AirSource,
   BareState,
   CureState,
@@ -225,6 +227,8 @@ export interface PartDetail extends Moment {
     readonly origin: 'advised' | 'edited' | 'overridden';
     readonly reason: string | null;
   } | null;
+  /** What was seen of the bare metal since it was stripped; null: not looked at. */
+  readonly seen: Seen | null;
   /** The newest survey, or null. */
   readonly survey: Survey | null;
   readonly facts: readonly FactView[];
@@ -261,6 +265,8 @@ export interface RouteStepView {
   readonly coatsDone: number;
   readonly dftUm: number | null;
   readonly what: string | null;
+  readonly zoneId: string | null;
+  readonly gate: StepGate | null;
   readonly hours: number | null;
   readonly cautions: readonly string[];
 }

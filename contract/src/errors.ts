@@ -16,6 +16,7 @@ export const ERROR_CODES = [
   'no-product',
   'coat-refused',
   'route-refused',
+  'route-unsafe',
   'unknown-reference',
   'contradicts-later',
   'bad-token',

@@ -15,6 +15,8 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'coat-refused': 'Wait for the window, prepare the surface as said, or record it with a reason.',
   'route-refused':
     'Change the steps the rules name, or set it with a reason; it is kept in the part’s history.',
+  'route-unsafe':
+    'A matter of life and limb: no reason lifts it. Change the steps named, or refer the part to the people named.',
   'unknown-reference': 'Name a part, place, person or sheet of this workshop.',
   'contradicts-later': 'A later entry depends on this one: void or correct that first.',
   'bad-token': 'Use the token shown for this probe under Air.',

@@ -36,7 +36,15 @@ export interface PlannedCoat {
   readonly dftUm: number;
   readonly coatNo: number;
   readonly ofCoats: number;
+  /** The face it is for, where a zone of the part has a system of its own; absent: every face. */
+  readonly face?: Face;
 }
+
+/** The coats planned for one face. */
+export const plannedFor = (planned: readonly PlannedCoat[], face: Face): readonly PlannedCoat[] =>
+  planned.some((c) => c.face !== undefined)
+    ? planned.filter((c) => c.face === undefined || c.face === face)
+    : planned;
 
 export interface BareState {
   readonly prep: BarePrep;

@@ -148,3 +148,10 @@ function stripPrep(method: StripMethod): BarePrep {
     ? 'chemically-stripped'
     : 'abraded';
 }
+
+/** What the eye saw of the bare metal since it was last stripped; null: it has not been looked at. */
+export function seenSinceStripped(standing: readonly Fact[]): Seen | null {
+  const stripped = standing.findLastIndex((f) => f.kind === 'stripped');
+  const looks = ofKind(standing.slice(stripped + 1), 'inspected');
+  return looks[looks.length - 1]?.body.seen ?? null;
+}

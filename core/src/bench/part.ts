@@ -13,7 +13,7 @@ import {
   type SurfaceBasis,
 } from './air.ts';
 import { nextAct, type NextAct } from './act.ts';
-import { deriveFace, type FaceState, type PlannedCoat } from './face.ts';
+import { deriveFace, plannedFor, type FaceState, type PlannedCoat } from './face.ts';
 import { standingFacts, type Face, type Fact } from './facts.ts';
 import { headlineOf, mayTakeCoat, moreUrgent, type Headline } from './headline.ts';
 
@@ -117,7 +117,7 @@ function faceResult(
     face,
     facts,
     substrate: part.substrate,
-    planned: part.planned,
+    planned: plannedFor(part.planned, face),
     isHeldOpen: part.isHeldOpen,
     track: part.track,
     isOutdoors: part.isOutdoors,

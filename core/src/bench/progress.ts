@@ -1,11 +1,11 @@
-import type { PlannedCoat } from './face.ts';
+import { plannedFor, type PlannedCoat } from './face.ts';
 import type { FaceResult } from './part.ts';
 import { LEAST_APPLY_MIN } from './part.ts';
 
 export interface ProgressInput {
   readonly areaM2: number | null;
   readonly planned: readonly PlannedCoat[];
-  readonly faces: readonly Pick<FaceResult, 'coats'>[];
+  readonly faces: readonly (Pick<FaceResult, 'coats'> & Partial<Pick<FaceResult, 'face'>>)[];
 }
 
 export interface Progress {
@@ -28,11 +28,12 @@ export function progressOf(parts: readonly ProgressInput[]): Progress {
   for (const p of parts) {
     const faceM2 = (p.areaM2 ?? UNKNOWN_AREA_M2) / p.faces.length;
     for (const face of p.faces) {
-      const coats = Math.max(p.planned.length, face.coats.length);
+      const planned = face.face === undefined ? p.planned : plannedFor(p.planned, face.face);
+      const coats = Math.max(planned.length, face.coats.length);
       allM2 += coats * faceM2;
       doneM2 += face.coats.length * faceM2;
       for (let i = 0; i < coats; i++) {
-        const sheet = face.coats[i]?.sheet ?? p.planned[i]!.sheet;
+        const sheet = face.coats[i]?.sheet ?? planned[i]!.sheet;
         const hours = Math.max(LEAST_APPLY_MIN, sheet.applyMinPerM2 * faceM2) / 60;
         hoursAll += hours;
         if (i < face.coats.length) hoursDone += hours;

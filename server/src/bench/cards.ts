@@ -1,4 +1,4 @@
-import { airFiguresOf, type FaceResult, type PartState } from '@calvetta/core';
+import { airFiguresOf, plannedFor, type FaceResult, type PartState } from '@calvetta/core';
 import type { Layer, Moment, PartCard, PlaceNowView } from '@calvetta/contract';
 import type { DerivedPart, Snapshot } from './derive.ts';
 import { profileUmOf } from './profile.ts';
@@ -16,14 +16,16 @@ function layersOf(part: DerivedPart, face: FaceResult): Layer[] {
     isMeasured: c.measuredUm !== null,
     isPlanned: false,
   }));
-  const planned = part.planned.slice(face.coats.length).map((p) => ({
-    name: p.sheet.name,
-    colour: p.sheet.bandColour,
-    dftUm: p.dftUm,
-    thinnestUm: null,
-    isMeasured: false,
-    isPlanned: true,
-  }));
+  const planned = plannedFor(part.planned, face.face)
+    .slice(face.coats.length)
+    .map((p) => ({
+      name: p.sheet.name,
+      colour: p.sheet.bandColour,
+      dftUm: p.dftUm,
+      thinnestUm: null,
+      isMeasured: false,
+      isPlanned: true,
+    }));
   return [...on, ...planned];
 }
 
@@ -37,7 +39,8 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
   const face = state.lead;
   const machine = snapshot.shop.machines.find((m) => m.machineId === row.machineId);
   const last = face.coats[face.coats.length - 1];
-  const lastPlan = part.planned[face.coats.length - 1];
+  const ownPlan = plannedFor(part.planned, face.face);
+  const lastPlan = ownPlan[face.coats.length - 1];
   const fromMs = snapshot.nowMs - PAST_MS;
   const toMs = snapshot.nowMs + AHEAD_MS;
   const interval =
@@ -65,7 +68,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     shuts: interval?.to ?? face.bare?.edge ?? null,
     fit: state.fit,
     layers: layersOf(part, face),
-    specifiedUm: part.planned.reduce((sum, p) => sum + p.dftUm, 0),
+    specifiedUm: ownPlan.reduce((sum, p) => sum + p.dftUm, 0),
     profileUm: profileUmOf(part.facts, part.row.substrate),
     lastCoat: last
       ? {

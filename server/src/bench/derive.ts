@@ -27,7 +27,7 @@ import {
   OPEN_COATS,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
-import { coatsBeforeRoute, plannedCoats, routeOf } from './routeOf.ts';
+import { coatsBeforeRoute, facesWith, plannedCoats, routeOf } from './routeOf.ts';
 import type { PartRow, RouteStepRow } from '../shop/shop.sql.ts';
 import { KEEP_DAYS, placeAir, type AirData, type PlaceAir } from './airData.ts';
 import { nightsBetween, sessionsAhead } from './moment.ts';
@@ -190,7 +190,7 @@ function readyPart(frame: Frame, row: PartRow): ReadyPart {
   });
   const steps = routeOf(standing, shop.sheets) ?? shop.steps.get(row.partId) ?? [];
   return {
-    row,
+    row: { ...row, faceCount: facesWith(steps, row.faceCount) },
     facts,
     standing,
     steps,

@@ -43,6 +43,8 @@ export function routeOf(
     what: s.what ?? null,
     hours: s.hours,
     cautions: s.cautions,
+    ...(s.zoneId === undefined ? {} : { zoneId: s.zoneId }),
+    ...(s.gate === undefined ? {} : { gate: s.gate }),
   }));
 }
 
@@ -65,12 +67,30 @@ export function coatsBeforeRoute(
   });
 }
 
-/** The route's coats one by one. */
+/** Zones of a route with paint of their own, in order: each is a face to the clocks. */
+const paintedZones = (steps: readonly RouteStepRow[]): readonly string[] => [
+  ...new Set(
+    steps.flatMap((s) =>
+      s.zoneId !== undefined && s.sheetId !== null && s.kind !== 'cavity' ? [s.zoneId] : [],
+    ),
+  ),
+];
+
+/** Faces of a part with its route: a painted zone is one more, as far as the clocks have faces. */
+export const facesWith = (steps: readonly RouteStepRow[], faceCount: 1 | 2): 1 | 2 =>
+  paintedZones(steps).length > 0 ? 2 : faceCount;
+
+/** The route's coats one by one; those of a zone of its own on the face that is its. */
 export function plannedCoats(
   steps: readonly RouteStepRow[],
   sheets: ReadonlyMap<string, ProductSheet>,
 ): PlannedCoat[] {
+  const zones = paintedZones(steps);
   return steps.flatMap((step) => {
+    const zone = step.zoneId === undefined ? -1 : zones.indexOf(step.zoneId);
+    // The clocks know two faces: the outside and the first zone. What is beyond is on the route, and not on a clock.
+    if (zone > 0) return [];
+    const face = zones.length === 0 ? {} : ({ face: zone === 0 ? 'B' : 'A' } as const);
     const sheet = step.sheetId === null ? undefined : sheets.get(step.sheetId);
     if (!sheet) return [];
     return Array.from({ length: step.coats }, (_, i) => ({
@@ -79,6 +99,7 @@ export function plannedCoats(
       dftUm: step.dftUm ?? sheet.dftUm,
       coatNo: i + 1,
       ofCoats: step.coats,
+      ...face,
     }));
   });
 }

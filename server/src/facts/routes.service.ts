@@ -2,11 +2,11 @@ import {
   CATALOGUE_SHEETS,
   familiesOf,
   isAllowed,
-  judge,
+  judgeRoute as judgementOf,
   ofKind,
   RULES,
+  seenSinceStripped,
   standingFacts,
-  viewOf,
   type RouteStep,
   type Survey,
   wholeSurvey,
@@ -29,6 +29,9 @@ async function surveyFor(deps: Deps, f: FactInput, batch: readonly FactInput[]):
   return newest ? wholeSurvey(newest.body.survey) : null;
 }
 
+/** No reason lifts these. */
+const SAFETY = new Set(RULES.filter((r) => r.safety === true).map((r) => r.id));
+
 /** Refuses a route that a rule refuses or that rests on an open question, unless it is set against the rules with a reason. */
 export async function judgeRoute(deps: Deps, f: FactInput, batch: readonly FactInput[]): Promise<void> {
   const shop = await deps.model.shop();
@@ -43,8 +46,19 @@ export async function judgeRoute(deps: Deps, f: FactInput, batch: readonly FactI
   const strangers = [...new Set(steps.flatMap((s) => s.familyId ?? []))].filter((id) => !families.has(id));
   if (strangers.length > 0)
     throw new AppError('unknown-reference', { fields: ['body.steps'], families: strangers });
-  const verdict = judge(viewOf(survey, shop.workshop.means, steps, families), RULES);
+  const seen = seenSinceStripped(standingFacts(shop.facts.get(f.partId) ?? []));
+  const verdict = judgementOf({
+    survey,
+    means: shop.workshop.means,
+    steps,
+    families,
+    rules: RULES,
+    ...(seen ? { seen } : {}),
+  });
   if (isAllowed(verdict)) return;
+  const unsafe = verdict.refusals.filter((r) => SAFETY.has(r.ruleId));
+  const asked = verdict.open.filter((q) => SAFETY.has(q.ruleId));
+  if (unsafe.length + asked.length > 0) throw new AppError('route-unsafe', { refusals: unsafe, open: asked });
   if (f.body['origin'] === 'overridden' && typeof f.body['reason'] === 'string') return;
   throw new AppError('route-refused', { refusals: verdict.refusals, open: verdict.open });
 }

@@ -15,6 +15,7 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'no-product': 422,
   'coat-refused': 422,
   'route-refused': 422,
+  'route-unsafe': 422,
   'unknown-reference': 422,
   'contradicts-later': 422,
   'bad-token': 401,

@@ -141,7 +141,7 @@ describe('other formats', () => {
   });
   it('a whole shop comes out as it went in', async () => {
     const out = await app.call('GET', '/api/export');
-    expect(out.body.format).toBe('calvetta-shop/1');
+    expect(out.body.format).toBe('calvetta-shop/2');
     const other = await startTestApp({ shop: null });
     try {
       expect((await other.post('/api/import/shop', out.body)).status).toBe(201);

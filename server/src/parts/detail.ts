@@ -1,4 +1,5 @@
 import {
+  seenSinceStripped,
   airFiguresOf,
   filmMassKg,
   ofKind,
@@ -96,10 +97,13 @@ function faceView(snapshot: Snapshot, face: FaceResult): FaceView {
 
 function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
   const before = part.planned.filter((c) => c.stepId.startsWith('on-')).length;
-  let left = Math.max(0, part.state.lead.coats.length - before);
+  // Coats on are counted face by face: a zone with paint of its own is on the second.
+  const left = new Map(part.state.faces.map((f) => [f.face, Math.max(0, f.coats.length - before)] as const));
+  const isZoned = part.planned.some((c) => c.face !== undefined);
   return part.steps.map((s) => {
-    const coatsDone = s.sheetId === null ? 0 : Math.min(left, s.coats);
-    left -= coatsDone;
+    const face = isZoned ? (s.zoneId === undefined ? 'A' : 'B') : part.state.lead.face;
+    const coatsDone = s.sheetId === null ? 0 : Math.min(left.get(face) ?? 0, s.coats);
+    left.set(face, (left.get(face) ?? 0) - coatsDone);
     return {
       stepId: s.stepId,
       seq: s.seq,
@@ -109,6 +113,8 @@ function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
       coatsDone,
       dftUm: s.dftUm,
       what: s.what ?? null,
+      zoneId: s.zoneId ?? null,
+      gate: s.gate ?? null,
       hours: s.hours ?? null,
       cautions: s.cautions ?? [],
       productName: s.sheetId === null ? null : (snapshot.shop.sheets.get(s.sheetId)?.name ?? null),
@@ -197,6 +203,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     route: routeViews(snapshot, part),
     routeSet: routeSetView(part),
     survey: newestSurvey(part),
+    seen: seenSinceStripped(standingFacts(part.facts)),
     facts,
     trace: trace(snapshot, part),
     lag: part.lag && {

@@ -1,4 +1,5 @@
 import {
+  plannedFor,
   applicatorOf,
   expiryOf,
   filmMl,
@@ -206,20 +207,22 @@ export function coatNeedMl(
 function needsOf(snapshot: Snapshot, part: DerivedPart): CoatNeed[] {
   const { colourGroup } = part.row;
   return part.state.faces.flatMap((face) =>
-    part.planned.slice(face.coats.length).flatMap((coat, i): CoatNeed[] => {
-      const need = coatNeedMl(part, coat, face.coats.length + i === 0, 0);
-      return need === null
-        ? []
-        : [
-            {
-              partId: part.row.partId,
-              productId: coat.sheet.productId,
-              colour: colourFor(coat.sheet, colourGroup),
-              colourGroup,
-              mixedMl: need.mixedMl,
-            },
-          ];
-    }),
+    plannedFor(part.planned, face.face)
+      .slice(face.coats.length)
+      .flatMap((coat, i): CoatNeed[] => {
+        const need = coatNeedMl(part, coat, face.coats.length + i === 0, 0);
+        return need === null
+          ? []
+          : [
+              {
+                partId: part.row.partId,
+                productId: coat.sheet.productId,
+                colour: colourFor(coat.sheet, colourGroup),
+                colourGroup,
+                mixedMl: need.mixedMl,
+              },
+            ];
+      }),
   );
 }
 

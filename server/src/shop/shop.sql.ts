@@ -1,4 +1,5 @@
 import {
+  type StepGate,
   SMALL_SHOP,
   type Exposure,
   type Face,
@@ -211,6 +212,8 @@ export interface RouteStepRow {
   readonly dftUm: number | null;
   /** What exactly, hours and cautions: an advised route says them, a typed one does not. */
   readonly what?: string | null;
+  readonly zoneId?: string;
+  readonly gate?: StepGate;
   readonly hours?: number;
   readonly cautions?: readonly string[];
 }
