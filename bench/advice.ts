@@ -4,7 +4,6 @@ import {
   familiesOf,
   FULL_SHOP,
   prepSteps,
-  prepsFor,
   RULES,
   seededRandom,
   systemsOf,
@@ -25,19 +24,17 @@ const WARM_UP = 3000;
 export function benchAdvice(): Line[] {
   const families = familiesOf([]);
   const empty: readonly Rule[] = RULES.map((r) => ({ ...r, check: () => null }));
-  const views: RouteView[] = prepsFor(PLAIN)
-    .slice(0, 1)
-    .flatMap((prep) => {
-      const steps = prepSteps(PLAIN, FULL_SHOP, prep);
-      return systemsOf(families).map((s) =>
-        viewOf(
-          PLAIN,
-          FULL_SHOP,
-          [...steps, ...coatSteps(PLAIN, FULL_SHOP, layersOf(s, PLAIN, families), families)],
-          families,
-        ),
-      );
-    });
+  const views: RouteView[] = [['grit-blast'] as const].flatMap((acts) => {
+    const steps = prepSteps(PLAIN, FULL_SHOP, acts);
+    return systemsOf(families).map((s) =>
+      viewOf(
+        PLAIN,
+        FULL_SHOP,
+        [...steps, ...coatSteps(PLAIN, FULL_SHOP, layersOf(s, PLAIN, families), families)],
+        families,
+      ),
+    );
+  });
   let sink = 0;
   for (let k = 0; k < WARM_UP; k++)
     sink += advise({ survey: PLAIN, means: FULL_SHOP, families }).routes.length;

@@ -80,3 +80,5 @@ export * from './route/surface/state.ts';
 export * from './route/surface/seed.ts';
 export * from './route/surface/walk.ts';
 export * from './route/surface/unmet.ts';
+export * from './route/surface/stages.ts';
+export * from './route/mend.ts';

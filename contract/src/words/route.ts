@@ -9,6 +9,7 @@ import type {
   ShapeKind,
   Survey,
   Way,
+  ZoneKind,
 } from '@calvetta/core';
 
 /** What a step does, by its code. */
@@ -387,3 +388,37 @@ export const SHAPE_FIELD_WORDS: Readonly<Record<string, string>> = {
   count: 'Pieces',
   castingFactor: 'Casting factor',
 };
+
+/** How to find out, with what, in how long: the look behind each gate (common practice, no published source). */
+export const LOOK_WORDS: Readonly<Record<string, string>> = {
+  lagging: 'Do not touch it: ask a licensed surveyor.',
+  legacy: 'Lead swab and chromate test through every layer, 10 minutes.',
+  plating:
+    'Colour and magnet: chrome is blue-white, zinc grey, cadmium soft and yellowish; do not file it. 5 minutes.',
+  assembled: 'Is anything still inside that moves, seals or holds oil? 2 minutes.',
+  hardened: 'A file on a hidden edge: it skates on hard steel. 5 minutes.',
+  heatC: 'Ask who ran it, or a temperature crayon on the next run.',
+  coating: 'Knife, cross-cut and tape on three places, 10 minutes.',
+  solventRub: 'Sixty seconds under a solvent rag: a one-pack softens.',
+  priorPrimer: 'Ask who laid it and when; look at its tin.',
+  scale: 'Blue-grey, glassy, under a hand lens; a file chips it. 5 minutes.',
+  oil: 'Warm a patch with a hot-air gun: does oil sweat out? 15 minutes.',
+  phosphated: 'Grey and matt, and a drop of water spreads at once. 2 minutes.',
+  oldFiller: 'Magnet along the face: it lets go over filler. 5 minutes.',
+  seamsRinse: 'Run water in: does it come out clear? 10 minutes.',
+  category: 'Say where it will live: dry shed, outdoors, coast.',
+};
+
+export const ZONE_WORDS: Readonly<Record<ZoneKind, string>> = {
+  outside: 'outside, painted',
+  bright: 'bright, no paint',
+  inside: 'inside: tank, box, oil space',
+  seam: 'seam or lap',
+};
+
+/** What the eye is asked at the inspection. */
+export const SEEN_WORDS = {
+  rust: { none: 'bright', stains: 'stains', firm: 'firm rust', pits: 'rust in pits' },
+  paint: { none: 'no paint', traces: 'traces', patches: 'patches' },
+  water: { sheets: 'water sheets', breaks: 'water breaks: oil' },
+} as const;

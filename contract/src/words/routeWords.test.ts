@@ -27,6 +27,7 @@ import {
   CAUTION_WORDS,
   FACILITY_WORDS,
   KIND_WORDS,
+  LOOK_WORDS,
   MATTER_WORDS,
   reasonWords,
   WAY_WORDS,
@@ -94,7 +95,10 @@ describe('words of what is on the metal', () => {
     for (const k of PART_KINDS) expect(KIND_WORDS[k].length).toBeGreaterThan(2);
     for (const b of BESTS) expect(BEST_WORDS[b].length).toBeGreaterThan(2);
     for (const e of EXPERTS) expect(WHAT_WORDS[e]).toBeDefined();
-    for (const g of GATES) expect(SURVEY_WORDS[g.field]).toBeDefined();
+    for (const g of GATES) {
+      expect(SURVEY_WORDS[g.field]).toBeDefined();
+      expect(LOOK_WORDS[g.field]).toBeDefined();
+    }
   });
   it('a refusal names the matter that stands and the act that would take it off, in words', () => {
     const survey = {

@@ -17,6 +17,7 @@ import { useWidth } from '../../ui/useWidth.ts';
 import { actView } from '../actText.ts';
 import { FilmPanel } from './FilmPanel.tsx';
 import { History } from './History.tsx';
+import { InspectPanel } from './InspectPanel.tsx';
 import { RouteStrip } from './RouteStrip.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
 
@@ -41,6 +42,7 @@ function PartScreen({ part }: { readonly part: PartDetail }) {
           <BigSection part={part} />
           <Figures part={part} />
           <FilmPanel part={part} />
+          <InspectPanel part={part} />
           <RouteStrip part={part} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">

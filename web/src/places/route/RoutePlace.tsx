@@ -6,16 +6,18 @@ import {
   familiesOf,
   meansFor,
   MATERIALS,
+  stepsOfZone,
   surveyDoubts,
   type Advice,
   type AdvisedRoute,
   type Family,
+  type Reason,
   type RouteStep,
   type ShopMeans,
   type Survey,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
-import { SCHOOL_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { SCHOOL_WORDS, SUBSTRATE_WORDS, WAY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 import { getPart } from '../../api/client.ts';
 import { usePart, useSheets, useShop } from '../../api/queries.ts';
 import { useRecord } from '../../dialogs/useRecord.ts';
@@ -26,7 +28,8 @@ import { useUnits } from '../../ui/useUnits.ts';
 import { AlsoFor } from './AlsoFor.tsx';
 import { stepsFor, surveyFor } from './alike.ts';
 import { EditSteps } from './EditSteps.tsx';
-import { changed } from './reasons.ts';
+import { actsWords, changed, layersWords } from './reasons.ts';
+import { RuleLine } from './RuleLine.tsx';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { layersOfRoute, RouteCard } from './RouteCard.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
@@ -78,7 +81,10 @@ function Chooser({ part, means, families }: ChooserProps) {
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
   const [also, setAlso] = useState<readonly string[]>([]);
   const [isBusy, setBusy] = useState(false);
-  const advice = useMemo(() => advise({ survey, means, families }), [survey, means, families]);
+  const advice = useMemo(
+    () => advise({ survey, means, families, branches: true }),
+    [survey, means, families],
+  );
   const doubts = surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3);
   const answer = (patch: Partial<Survey>): void => {
     const next = { ...survey, ...patch };
@@ -158,7 +164,8 @@ function Chooser({ part, means, families }: ChooserProps) {
             onEdit={(r) => setEditing(r.steps)}
           />
           <AlsoFor part={part} chosen={also} onChoose={setAlso} />
-          <RefusedStrip advice={advice} survey={survey} families={families} />
+          <ZoneAnswers advice={advice} families={families} />
+          <RefusedStrip advice={advice} survey={survey} means={meansFor(survey, means)} families={families} />
         </div>
       </div>
       {editing ? (
@@ -228,8 +235,10 @@ function Summary({ advice, change, families }: SummaryProps) {
   const n = advice.refused.filter((r) => r.about === 'family' && r.reasons.length > 0).length;
   return (
     <p role="status" className="text-[14px]">
-      {advice.routes.length === 0 ? 'No route holds yet' : `${advice.routes.length} that hold, best first`} ·{' '}
-      {n} families refused
+      {advice.routes.every((r) => r.answer.kind === 'refer')
+        ? 'No route holds yet'
+        : `${advice.routes.length} routes hold, best first · ${[...new Set(advice.routes.map((r) => WAY_WORDS[r.way]))].join(', ')}`}{' '}
+      · {n} families refused
       {change && change.came.length > 0 ? (
         <span className="text-good"> · that answer opened {few(change.came.map(name))}</span>
       ) : null}
@@ -253,25 +262,79 @@ interface RivalsProps {
 }
 
 function Rivals({ advice, survey, families, isBusy, onUse, onEdit }: RivalsProps) {
-  if (advice.routes.length === 0) return null;
   const fullUm = Math.max(
-    ...advice.routes.map((r) => layersOfRoute(r, families).reduce((sum, l) => sum + l.dftUm, 0)),
+    100,
+    ...advice.routes.map((r) =>
+      layersOfRoute(stepsOfZone(survey, r.steps, null), families).reduce((sum, l) => sum + l.dftUm, 0),
+    ),
   );
+  const once = saidByAll(advice);
   return (
-    <div className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
-      {advice.routes.map((r, i) => (
-        <RouteCard
-          key={r.routeId}
-          route={r}
-          rank={i}
-          families={families}
-          fullUm={fullUm}
-          isScoped={survey.category !== 'unknown'}
-          isBusy={isBusy}
-          onUse={() => onUse(r)}
-          onEdit={() => onEdit(r)}
-        />
-      ))}
-    </div>
+    <>
+      {once.length > 0 ? (
+        <details className="border border-line bg-panel px-3 py-2" open>
+          <summary className="figure cursor-pointer text-[15px]">For all of them</summary>
+          <ul className="text-[14px]">
+            {once.map(({ reason, tone }) => (
+              <RuleLine key={reason.ruleId} tone={tone} reason={reason} />
+            ))}
+          </ul>
+        </details>
+      ) : null}
+      <div className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
+        {advice.routes.map((r, i) => (
+          <RouteCard
+            key={r.routeId}
+            route={r}
+            survey={survey}
+            rank={i}
+            families={families}
+            fullUm={fullUm}
+            saidOnce={new Set(once.map((x) => x.reason.ruleId))}
+            isBusy={isBusy}
+            onUse={() => onUse(r)}
+            onEdit={() => onEdit(r)}
+          />
+        ))}
+      </div>
+    </>
+  );
+}
+
+/** What is said of every painted rival is said once, above them. */
+function saidByAll(advice: Advice): { readonly reason: Reason; readonly tone: 'for' | 'mind' }[] {
+  const painted = advice.routes.filter((r) => r.answer.kind === 'paint');
+  const [first, ...rest] = painted;
+  if (!first || rest.length === 0) return [];
+  const common = (of: (r: AdvisedRoute) => readonly Reason[]): readonly Reason[] =>
+    of(first).filter((x) => rest.every((r) => of(r).some((y) => y.ruleId === x.ruleId)));
+  return [
+    ...common((r) => r.warnings).map((reason) => ({ reason, tone: 'mind' as const })),
+    ...common((r) => r.preferences).map((reason) => ({ reason, tone: 'for' as const })),
+  ];
+}
+
+/** What was chosen for the zones of their own: the same in every rival. */
+function ZoneAnswers({ advice, families }: Pick<RivalsProps, 'advice' | 'families'>) {
+  if (advice.zones.length === 0) return null;
+  return (
+    <section aria-label="Zones" className="border border-line bg-panel p-3">
+      <h2 className="text-[18px]">Zones of their own</h2>
+      <ul className="text-[14px]">
+        {advice.zones.map((z) => (
+          <li key={z.zone.zoneId} data-zone={z.zone.zoneId} className="border-t border-line/60 py-1">
+            <b className="font-semibold">{z.zone.name}</b>{' '}
+            <span className="text-quiet">
+              {z.zone.heatC === null ? '' : `to ${z.zone.heatC} °C · `}
+              {WAY_WORDS[z.way]}
+            </span>
+            <br />
+            {z.answer.kind === 'paint'
+              ? `${actsWords(z.choice.acts)}; ${layersWords(z.choice.layers, families)}`
+              : (WHAT_WORDS[z.answer.what] ?? z.answer.what)}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

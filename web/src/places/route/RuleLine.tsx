@@ -1,17 +1,27 @@
 import { Check, Minus, TriangleAlert } from 'lucide-react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Reason } from '@calvetta/core';
-import { SOURCE_KIND_WORDS } from '@calvetta/contract/words';
-import { figures, ruleOf, ruleWords } from './reasons.ts';
+import { figureWords, reasonWords, SOURCE_KIND_WORDS } from '@calvetta/contract/words';
+import { ruleOf } from './reasons.ts';
 
 const ICONS = { for: Check, mind: TriangleAlert, against: Minus } as const;
 const TONES = { for: 'text-good', mind: 'text-warn', against: 'text-bad' } as const;
 
+interface Props {
+  readonly tone: keyof typeof ICONS;
+  readonly reason: Reason;
+  /** Name of the zone it is about, where that is not the outside. */
+  readonly zone?: string;
+  /** What stands beside it: the one act that would mend it. */
+  readonly children?: ReactNode;
+}
+
 /** A reason in a line, opening to its figures, rule and source. */
-export function RuleLine({ tone, reason }: { readonly tone: keyof typeof ICONS; readonly reason: Reason }) {
+export function RuleLine({ tone, reason, zone, children }: Props) {
   const Icon = ICONS[tone];
   const rule = ruleOf(reason.ruleId);
-  const numbers = figures(reason);
+  const numbers = figureWords(reason);
   return (
     <li className="border-t border-line/60 py-1">
       <details>
@@ -21,7 +31,10 @@ export function RuleLine({ tone, reason }: { readonly tone: keyof typeof ICONS; 
             className={`mt-0.5 shrink-0 ${TONES[tone]}`}
             aria-label={tone === 'for' ? 'for it' : tone === 'mind' ? 'mind' : 'against it'}
           />
-          <span>{ruleWords(reason.ruleId)}</span>
+          <span>
+            {zone ? <b className="font-semibold">{zone}: </b> : null}
+            {reasonWords(reason)}
+          </span>
         </summary>
         <p className="ml-6 text-[13px] text-quiet">
           {numbers ? `${numbers}. ` : ''}
@@ -33,6 +46,7 @@ export function RuleLine({ tone, reason }: { readonly tone: keyof typeof ICONS; 
           </Link>
         </p>
       </details>
+      {children}
     </li>
   );
 }

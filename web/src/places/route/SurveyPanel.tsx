@@ -5,6 +5,7 @@ import { SURVEY_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { AreaPanel } from './AreaPanel.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
+import { ZonesHere } from './ZonesHere.tsx';
 import {
   answerWord,
   GROUPS,
@@ -79,6 +80,7 @@ export function SurveyPanel({ survey, advice, doubts, house, onAnswer, children 
           </div>
         </details>
       ))}
+      <ZonesHere survey={survey} onAnswer={onAnswer} />
       <PracticeHere survey={survey} house={house} onAnswer={onAnswer} />
       {isMeasuring ? (
         <AreaPanel
@@ -101,7 +103,7 @@ interface RowProps {
 }
 
 function FieldRow({ field, survey, onAnswer }: RowProps) {
-  if (field === 'colourGroup' || field === 'practice') return null;
+  if (field === 'colourGroup' || field === 'practice' || field === 'zones') return null;
   const shape = SHAPES[field];
   const value = survey[field];
   const label = SURVEY_WORDS[field];

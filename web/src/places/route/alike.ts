@@ -29,5 +29,5 @@ export function stepsFor(
   route: AdvisedRoute | undefined,
   steps: readonly RouteStep[],
 ): readonly RouteStep[] {
-  return route ? buildRoute(survey, means, route.choice, families) : steps;
+  return route ? buildRoute(survey, means, route.choice, families, route.gates) : steps;
 }

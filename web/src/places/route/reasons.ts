@@ -1,46 +1,36 @@
 import {
+  isOpen,
   RULES,
   type Advice,
-  type Reason,
+  type Family,
   type Refused,
   type Remedy,
   type Rule,
+  type ShopMeans,
   type Survey,
 } from '@calvetta/core';
 import {
   FACILITY_WORDS,
   METHOD_WORDS,
-  RULE_WORDS,
   SCHOOL_WORDS,
   SURVEY_WORDS,
+  WHAT_WORDS,
 } from '@calvetta/contract/words';
 import type { ProductSheet } from '@calvetta/core';
 
 const byId = new Map(RULES.map((r) => [r.id, r]));
 export const ruleOf = (id: string): Rule | undefined => byId.get(id);
-export const ruleWords = (id: string): string => RULE_WORDS[id] ?? id;
-
-/** The figures of a finding, for the line under its sentence: "195 of 240 µm". */
-export function figures(r: Reason): string {
-  return Object.entries(r.data)
-    .map(
-      ([k, v]) =>
-        `${k.replace(/([A-Z])/g, ' $1').toLowerCase()} ${typeof v === 'number' ? Number(v.toPrecision(3)) : v}`,
-    )
-    .join(' · ');
-}
 
 /** A question inside a sentence: only its first letter is lowered, so that °C stays. */
 export const asked = (f: keyof Survey): string => {
   const w = SURVEY_WORDS[f];
   return `“${w[0]!.toLowerCase()}${w.slice(1)}”`;
 };
-const isOpen = (f: keyof Survey, s: Survey): boolean => s[f] === 'unknown' || s[f] === null;
 
 export function remedyWords(r: Remedy, s: Survey): string {
   switch (r.by) {
     case 'survey':
-      return `${isOpen(r.field, s) ? 'an' : 'another'} answer to ${asked(r.field)}`;
+      return `${isOpen(s, r.field) ? 'an' : 'another'} answer to ${asked(r.field)}`;
     case 'facility':
       return FACILITY_WORDS[r.facility];
     case 'school':
@@ -50,11 +40,21 @@ export function remedyWords(r: Remedy, s: Survey): string {
   }
 }
 
-/** What would make a refused thing possible, at most three. */
-export function wouldHold(r: Refused, s: Survey): string[] {
-  const remedies = r.reasons.flatMap((x) => ruleOf(x.ruleId)?.remedies ?? []).filter((x) => x.by !== 'route');
+/**
+ * What would make a refused thing possible, at most three: an answer still open, a tool the shop lacks, a practice. What
+ * is known of the part is not asked to be otherwise, and where one reason can be met by nothing, nothing is offered.
+ */
+export function wouldHold(r: Refused, s: Survey, means: ShopMeans): string[] {
+  const makes = (x: Remedy): boolean =>
+    x.by === 'survey'
+      ? isOpen(s, x.field)
+      : x.by === 'facility'
+        ? !means.facilities.includes(x.facility)
+        : x.by === 'school';
+  const each = r.reasons.map((x) => (ruleOf(x.ruleId)?.remedies ?? []).filter(makes));
+  if (each.some((list) => list.length === 0)) return [];
   const answers = r.asks.map((f) => `an answer to ${asked(f)}`);
-  return [...new Set([...remedies.map((x) => remedyWords(x, s)), ...answers])].slice(0, 3);
+  return [...new Set([...each.flat().map((x) => remedyWords(x, s)), ...answers])].slice(0, 3);
 }
 
 export function refusedName(
@@ -62,9 +62,27 @@ export function refusedName(
   sheets: ReadonlyMap<string, ProductSheet>,
 ): string {
   return r.about === 'method'
-    ? METHOD_WORDS[r.id as keyof typeof METHOD_WORDS]
+    ? (METHOD_WORDS[r.id as keyof typeof METHOD_WORDS] ?? r.id)
     : (sheets.get(r.id)?.name ?? r.id);
 }
+
+/** Acts in a line, each once with its count. */
+export function actsWords(acts: readonly string[]): string {
+  const counts = new Map<string, number>();
+  for (const a of acts) counts.set(a, (counts.get(a) ?? 0) + 1);
+  return [...counts]
+    .map(([a, n]) => `${(WHAT_WORDS[a] ?? a).split(',')[0]}${n > 1 ? ` ×${n}` : ''}`)
+    .join(', then ');
+}
+
+/** Coats in a line. */
+export const layersWords = (
+  layers: readonly { readonly familyId: string; readonly coats: number }[],
+  families: ReadonlyMap<string, Family>,
+): string =>
+  layers
+    .map((l) => `${families.get(l.familyId)?.sheet.name ?? l.familyId}${l.coats > 1 ? ` ×${l.coats}` : ''}`)
+    .join(', ');
 
 /** What an answer changed: families that came in and families that went. */
 export function changed(before: Advice, after: Advice): { readonly came: string[]; readonly went: string[] } {

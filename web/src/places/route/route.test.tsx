@@ -1,7 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import { advise, blankSurvey, DEFAULT_SCHOOLS, FULL_SHOP, surveyDoubts, type Survey } from '@calvetta/core';
+import {
+  ACTS,
+  advise,
+  blankSurvey,
+  DEFAULT_SCHOOLS,
+  FULL_SHOP,
+  stagesOf,
+  surveyDoubts,
+  type Survey,
+} from '@calvetta/core';
+import { SurfaceStrip } from '../../drawings/SurfaceStrip.tsx';
 import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
 import { EditSteps } from './EditSteps.tsx';
 import { changed, remedyWords, wouldHold } from './reasons.ts';
@@ -12,6 +22,7 @@ import { AreaPanel } from './AreaPanel.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { fromTemplate } from './Templates.tsx';
+import { ZonesHere } from './ZonesHere.tsx';
 
 const ask = (s: Survey) => advise({ survey: s, means: FULL_SHOP, families: FAMILIES });
 const none = (): void => undefined;
@@ -151,12 +162,18 @@ describe('reasons in words', () => {
     expect(remedyWords({ by: 'survey', field: 'heatC' }, PLAIN)).toBe(
       'another answer to “hottest in service, °C”',
     );
-    expect(remedyWords({ by: 'facility', facility: 'grit' }, PLAIN)).toBe('grit blasting');
+    expect(remedyWords({ by: 'facility', facility: 'grit' }, PLAIN)).toBe('blasting, grit and fine media');
   });
   it('a refused family says what would make it hold', () => {
-    const s: Survey = { ...PLAIN, phosphated: 'yes' };
+    const s: Survey = { ...PLAIN, colourUndecided: true };
+    const gloss = ask(s).refused.find((r) => r.id === 'gloss-2k')!;
+    expect(wouldHold(gloss, s, FULL_SHOP)).toContain('house practice: colour undecided');
+  });
+  it('what is known of the part is not asked to be otherwise: zinc on aluminium offers no answer about heat', () => {
+    const s: Survey = { ...PLAIN, substrate: 'aluminium-cast', rust: 'none' };
     const zinc = ask(s).refused.find((r) => r.id === 'zinc-epoxy')!;
-    expect(wouldHold(zinc, s)).toContain('another answer to “old phosphate film”');
+    expect(zinc.reasons.map((r) => r.ruleId)).toContain('zinc.steel-only');
+    expect(wouldHold(zinc, s, FULL_SHOP)).toEqual([]);
   });
 });
 
@@ -168,10 +185,11 @@ describe('rivals and what was refused', () => {
       <MemoryRouter>
         <RouteCard
           route={route}
+          survey={PLAIN}
           rank={0}
           families={FAMILIES}
           fullUm={300}
-          isScoped
+          saidOnce={new Set()}
           onUse={none}
           onEdit={none}
           isBusy={false}
@@ -187,23 +205,81 @@ describe('rivals and what was refused', () => {
   it('draws one band for every coat, none for cavity wax', () => {
     const boxed = ask({ ...PLAIN, features: ['box-section'] }).routes[0]!;
     const coats = boxed.choice.layers.reduce((sum, l) => sum + l.coats, 0);
-    expect(layersOfRoute(boxed, FAMILIES).length).toBe(coats);
+    expect(layersOfRoute(boxed.steps, FAMILIES).length).toBe(coats);
   });
   it('the refused strip names the rule, and keeps what waits for an answer to one line', () => {
     const s: Survey = { ...PLAIN, phosphated: 'yes', sun: 'unknown' };
     render(
       <MemoryRouter>
-        <RefusedStrip advice={ask(s)} survey={s} families={FAMILIES} />
+        <RefusedStrip advice={ask(s)} survey={s} means={FULL_SHOP} families={FAMILIES} />
       </MemoryRouter>,
     );
     expect(
-      screen.getAllByText('A phosphate film keeps the zinc from touching the steel.').length,
+      screen.getAllByText(/A phosphate film keeps the zinc from touching the steel/).length,
     ).toBeGreaterThan(0);
     expect(screen.queryByText('Not known')).toBeNull();
   });
 });
 
+describe('what is on the metal', () => {
+  it('the card draws the metal as found, after each act, and clean before the first coat', () => {
+    const s: Survey = { ...PLAIN, rust: 'C', scale: 'yes' };
+    const route = ask(s).routes[0]!;
+    expect(stagesOf(s, route.steps)[0]!.standing).toContain('scale');
+    render(<SurfaceStrip stages={stagesOf(s, route.steps)} widthPx={400} label="on the metal" />);
+    const drawn = screen.getByRole('img', { name: 'on the metal' });
+    expect(drawn.textContent).toContain('as found');
+    expect(drawn.textContent).toContain('mill scale');
+    expect(drawn.textContent).toContain('clean');
+  });
+  it('a hot manifold is a zone: added, made hot, taken out', () => {
+    const given: Partial<Survey>[] = [];
+    const draw = (s: Survey) => render(<ZonesHere survey={s} onAnswer={(p) => given.push(p)} />);
+    const first = draw(PLAIN);
+    fireEvent.change(screen.getByLabelText('Name of a new zone'), { target: { value: 'Manifold' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Add' }));
+    expect(given[0]!.zones![0]).toMatchObject({ name: 'Manifold', kind: 'outside', heatC: 40 });
+    first.unmount();
+    draw({ ...PLAIN, zones: given[0]!.zones! });
+    fireEvent.change(screen.getByLabelText('Hottest of Manifold, °C'), { target: { value: '550' } });
+    expect(given[1]!.zones![0]!.heatC).toBe(550);
+    fireEvent.click(screen.getByRole('button', { name: 'take out' }));
+    expect(given[2]).toEqual({ zones: [] });
+  });
+});
+
 describe('editing steps', () => {
+  const draw = (s: Survey) =>
+    render(
+      <MemoryRouter>
+        <EditSteps
+          survey={s}
+          means={FULL_SHOP}
+          families={FAMILIES}
+          steps={ask(s).routes[0]!.steps}
+          isBusy={false}
+          onClose={none}
+          onSet={none}
+        />
+      </MemoryRouter>,
+    );
+  it('the strip step taken out of rusty plate: what stands is named, and one press puts it back', () => {
+    draw({ ...PLAIN, rust: 'C' });
+    const strip = ask({ ...PLAIN, rust: 'C' }).routes[0]!.steps.findIndex((s) => s.kind === 'strip') + 1;
+    fireEvent.click(screen.getByRole('button', { name: `Take step ${strip} out` }));
+    expect(screen.getByText(/Loose rust still stands under/)).toBeTruthy();
+    fireEvent.click(screen.getAllByRole('button', { name: /^Put in: / })[0]!);
+    expect(screen.queryByText(/Loose rust still stands under/)).toBeNull();
+  });
+  it('a matter of life and limb has no field for a reason', () => {
+    draw({ ...PLAIN, coating: 'unsound', coatKind: 'one-pack', legacy: 'lead' });
+    fireEvent.change(screen.getByLabelText('Put in'), {
+      target: { value: String(ACTS.findIndex((a) => a.actId === 'disc')) },
+    });
+    fireEvent.click(screen.getByRole('button', { name: 'Put it in' }));
+    expect(screen.getByText(/no reason lifts it/)).toBeTruthy();
+    expect(screen.queryByLabelText('Why it is done all the same')).toBeNull();
+  });
   it('judges every change at once; against a rule it wants a reason', () => {
     const set: (string | null)[] = [];
     render(

@@ -1,4 +1,9 @@
 import {
+  ALSO_ON,
+  FLUIDS,
+  PART_KINDS,
+  PLATINGS,
+  TOO_BIG_FOR,
   ANSWERS,
   CATEGORIES,
   COAT_KINDS,
@@ -19,11 +24,11 @@ import {
   TEST_RESULTS,
   type Survey,
 } from '@calvetta/core';
-import { ANSWER_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { ANSWER_WORDS, KIND_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
 
 export type SurveyField = keyof Survey;
-/** `colourGroup` follows the part, `practice` has its own place on the page: neither is asked in the list. */
-export type AskedField = Exclude<SurveyField, 'colourGroup' | 'practice'>;
+/** `colourGroup` follows the part; `practice` and `zones` have their own places on the page: none is asked in the list. */
+export type AskedField = Exclude<SurveyField, 'colourGroup' | 'practice' | 'zones'>;
 export type FieldShape =
   | { readonly type: 'choice'; readonly options: readonly string[] }
   | { readonly type: 'many'; readonly options: readonly string[] }
@@ -37,6 +42,7 @@ const answer = choice(ANSWERS);
 /** How each answer is given, in the order of the sheet. */
 export const SHAPES: Readonly<Record<AskedField, FieldShape>> = {
   substrate: choice(SUBSTRATES),
+  kind: choice(PART_KINDS),
   thicknessMm: { type: 'figure' },
   massKg: { type: 'figure' },
   areaM2: { type: 'figure' },
@@ -52,6 +58,14 @@ export const SHAPES: Readonly<Record<AskedField, FieldShape>> = {
   salt: answer,
   coating: choice(COATING),
   coatKind: choice(COAT_KINDS),
+  soundShare: { type: 'figure' },
+  plating: choice(PLATINGS),
+  alsoOn: { type: 'many', options: ALSO_ON },
+  bareDays: { type: 'figure' },
+  leaks: answer,
+  seamsRinse: answer,
+  tooBigFor: { type: 'many', options: TOO_BIG_FOR },
+  fluids: { type: 'many', options: FLUIDS },
   solventRub: choice(TEST_RESULTS),
   legacy: choice(LEGACY),
   oldFiller: answer,
@@ -83,13 +97,16 @@ export const GROUPS: readonly {
   {
     title: 'The part',
     fields: [
+      'kind',
       'substrate',
       'thicknessMm',
       'massKg',
       'areaM2',
+      'tooBigFor',
       'assembled',
       'hardened',
       'features',
+      'seamsRinse',
       'clearanceUm',
       'otherMetal',
     ],
@@ -102,7 +119,10 @@ export const GROUPS: readonly {
       'scale',
       'oil',
       'salt',
+      'alsoOn',
+      'plating',
       'coating',
+      'soundShare',
       'coatKind',
       'solventRub',
       'legacy',
@@ -111,12 +131,14 @@ export const GROUPS: readonly {
       'primerDays',
       'phosphated',
       'glue',
+      'bareDays',
+      'leaks',
       'lagging',
     ],
   },
   {
     title: 'Its life',
-    fields: ['category', 'durability', 'heatC', 'sun', 'fuel', 'chips', 'concealed', 'criticality'],
+    fields: ['category', 'fluids', 'durability', 'heatC', 'sun', 'fuel', 'chips', 'concealed', 'criticality'],
   },
   { title: 'Finish', fields: ['finish', 'metallic', 'dark', 'colourUndecided', 'reach', 'isPair'] },
 ];
@@ -140,6 +162,14 @@ export function isAsked(field: SurveyField, s: Survey): boolean {
       return metalOf(s.substrate) === 'steel';
     case 'primerDays':
       return s.coating !== 'none' && !['none', 'unknown'].includes(s.priorPrimer);
+    case 'soundShare':
+      return s.coating === 'partly';
+    case 'bareDays':
+      return s.coating === 'none';
+    case 'fluids':
+      return s.category === 'immersed';
+    case 'seamsRinse':
+      return s.features.includes('seams') || s.features.includes('box-section');
     case 'clearanceUm':
       return s.features.includes('close-fit');
     default:
@@ -149,6 +179,7 @@ export function isAsked(field: SurveyField, s: Survey): boolean {
 
 export const answerWord = (value: string): string =>
   ANSWER_WORDS[value] ??
+  (KIND_WORDS as Readonly<Record<string, string>>)[value] ??
   (SUBSTRATE_WORDS as Readonly<Record<string, string>>)[value] ??
   value.replaceAll('-', ' ');
 
@@ -174,6 +205,7 @@ const NOTHING_UNUSUAL: Partial<Survey> = {
   priorPrimer: 'none',
   phosphated: 'no',
   lagging: 'no',
+  leaks: 'no',
   fuel: 'no',
   chips: 'no',
   concealed: 'no',

@@ -1,0 +1,35 @@
+import type { Survey } from '../../part/survey.ts';
+import { COAT_KINDS_OF_STEP, type RouteStep } from '../route.ts';
+import { amountOf, MATTERS, OFF, type Matter } from './matter.ts';
+import { seedSurface } from './seed.ts';
+import type { Surface } from './state.ts';
+import { afterStep } from './walk.ts';
+
+/** The metal at one moment of its preparation: what was done last, and what still stands. */
+export interface SurfaceStage {
+  /** The act before it; null: as found. */
+  readonly what: string | null;
+  readonly at: Surface;
+  readonly standing: readonly Matter[];
+}
+
+/** What washes and dries off by the way is no stage of its own. */
+const PASSING: readonly Matter[] = ['dust', 'chemical', 'water'];
+const standing = (at: Surface): Matter[] =>
+  MATTERS.filter((m) => !PASSING.includes(m) && amountOf(at.amounts, m) > OFF);
+
+/** As found, after each act that takes something off, and as the first coat meets it: for drawing. Pure. */
+export function stagesOf(s: Survey, steps: readonly RouteStep[]): SurfaceStage[] {
+  let at = seedSurface(s);
+  const out: SurfaceStage[] = [{ what: null, at, standing: standing(at) }];
+  for (const step of steps) {
+    if (COAT_KINDS_OF_STEP.includes(step.kind)) break;
+    const next = afterStep(at, step, s);
+    const isAct =
+      (step.kind === 'strip' && step.what !== 'keep') || step.kind === 'pretreat' || step.kind === 'abrade';
+    if (isAct || (step.kind === 'degrease' && standing(next).length < standing(at).length))
+      out.push({ what: step.what ?? step.kind, at: next, standing: standing(next) });
+    at = next;
+  }
+  return out;
+}

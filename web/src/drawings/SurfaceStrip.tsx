@@ -1,0 +1,123 @@
+import { indexOfMatter, type Matter, type SurfaceStage } from '@calvetta/core';
+import { MATTER_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+
+/** How each matter is drawn: its colour and, where it is broken stuff, the dash of its edge. Known by word as well. */
+const LOOKS: Readonly<Partial<Record<Matter, readonly [colour: string, dash?: string]>>> = {
+  'sound-paint': ['#56716a'],
+  'loose-paint': ['#8fa39d', '5 3'],
+  'old-filler': ['#b59a52'],
+  underseal: ['#2b2724'],
+  tar: ['#17120f'],
+  scale: ['#3d4552'],
+  'tight-rust': ['#7d3f1f'],
+  'pit-rust': ['#5f2a12'],
+  'loose-rust': ['#b8672f', '3 2'],
+  phosphate: ['#7c8597'],
+  oxide: ['#b9bec2'],
+  'white-corrosion': ['#dcdcd4', '3 2'],
+  verdigris: ['#5f9a86'],
+  soot: ['#33312f', '2 2'],
+  oil: ['#6b5a1e'],
+  'soaked-oil': ['#4b4016', '2 3'],
+};
+/** From the metal up. */
+const ORDER: readonly Matter[] = [
+  'pit-rust',
+  'soaked-oil',
+  'phosphate',
+  'oxide',
+  'scale',
+  'tight-rust',
+  'white-corrosion',
+  'verdigris',
+  'loose-rust',
+  'old-filler',
+  'sound-paint',
+  'loose-paint',
+  'underseal',
+  'tar',
+  'glue',
+  'silicone',
+  'wax',
+  'soot',
+  'oil',
+  'salts',
+];
+
+interface Props {
+  readonly stages: readonly SurfaceStage[];
+  readonly widthPx: number;
+  readonly label: string;
+}
+
+const METAL_PX = 12;
+const FULL_PX = 11;
+const HEIGHT_PX = 64;
+
+/** What is on the metal, act by act: from as found to what the first coat meets. Amounts, not thickness: a full band is all there was. */
+export function SurfaceStrip({ stages, widthPx, label }: Props) {
+  const gap = 6;
+  const each = (widthPx - gap * (stages.length - 1)) / stages.length;
+  return (
+    <div role="img" aria-label={label} className="flex" style={{ gap }}>
+      {stages.map((s, i) => (
+        <div key={i} style={{ width: each }} className="min-w-0">
+          <Column stage={s} width={each} />
+          <p className="figure mt-0.5 text-[12px] leading-tight font-semibold">
+            {s.what === null ? 'as found' : (WHAT_WORDS[s.what] ?? s.what).split(',')[0]!.split(':')[0]}
+          </p>
+          <p className="text-[12px] leading-tight text-quiet">
+            {s.standing.length === 0 ? 'clean' : s.standing.map((m) => MATTER_WORDS[m]).join(', ')}
+          </p>
+        </div>
+      ))}
+    </div>
+  );
+}
+
+function Column({ stage, width }: { readonly stage: SurfaceStage; readonly width: number }) {
+  const { at } = stage;
+  const base = HEIGHT_PX - METAL_PX;
+  const depth = at.profileUm === null ? 0 : Math.min(6, at.profileUm[0] / 8 + 1);
+  const amount = new Map(stage.standing.map((m) => [m, at.amounts[indexOfMatter(m)]! / 16]));
+  let y = base;
+  return (
+    <svg width={width} height={HEIGHT_PX} aria-hidden="true" className="block">
+      {ORDER.filter((m) => amount.has(m) && m !== 'pit-rust').map((m) => {
+        const h = Math.max(2, FULL_PX * amount.get(m)!);
+        y -= h;
+        const [colour, dash] = LOOKS[m] ?? ['#8b7a93', '2 2'];
+        return dash ? (
+          <path
+            key={m}
+            d={`M0 ${y + h / 2}H${width}`}
+            stroke={colour}
+            strokeWidth={h - 0.8}
+            strokeDasharray={dash}
+          />
+        ) : (
+          <rect key={m} x={0} y={y} width={width} height={h - 0.6} fill={colour} />
+        );
+      })}
+      <path d={metal(width, base, depth)} fill="var(--metal)" />
+      {amount.has('pit-rust')
+        ? [0.2, 0.5, 0.8].map((x) => (
+            <path
+              key={x}
+              d={`M${x * width - 5} ${base}q5 ${4 + 6 * amount.get('pit-rust')!} 10 0z`}
+              fill="#5f2a12"
+            />
+          ))
+        : null}
+      {at.isBurnished ? <path d={`M0 ${base}H${width}`} stroke="var(--panel)" strokeWidth={1.5} /> : null}
+    </svg>
+  );
+}
+
+function metal(width: number, base: number, depth: number): string {
+  if (depth === 0) return `M0 ${base}H${width}V${HEIGHT_PX}H0Z`;
+  let d = `M0 ${HEIGHT_PX}V${base}`;
+  for (let x = 0, k = 0; x < width; x += 4, k++)
+    d += `L${Math.min(width, x + 4)} ${base + (k % 2 === 0 ? 0 : depth)}`;
+  return `${d}V${HEIGHT_PX}Z`;
+}
