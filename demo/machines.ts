@@ -1,52 +1,20 @@
+/** Routes of the demo by the system they end in; what they are made of comes from the advice (`surveys.ts`). */
+export type RouteName =
+  | 'epoxy'
+  | 'mastic'
+  | 'coach'
+  | 'aero'
+  | 'float'
+  | 'panel'
+  | 'heat'
+  | 'zinc'
+  | 'etchmistake'
+  | 'oldstock'
+  | 'oiled'
+  | 'referred'
+  | 'manifold';
+
 /** The demo's machines, part by part: invented, with a route and the state each is to be in. */
-export interface RouteLine {
-  readonly kind: string;
-  readonly sheetId: string | null;
-  readonly coats: number;
-  readonly dftUm: number | null;
-}
-const prep = (kind: string): RouteLine => ({ kind, sheetId: null, coats: 0, dftUm: null });
-const coat = (kind: string, sheetId: string, coats: number, dftUm: number): RouteLine => ({
-  kind,
-  sheetId,
-  coats,
-  dftUm,
-});
-const opening = [prep('record'), prep('degrease'), prep('strip'), prep('inspect'), prep('mask')];
-
-export const ROUTES = {
-  epoxy: [...opening, coat('prime', 'epoxy-primer.1', 2, 60), coat('topcoat', 'gloss-2k.1', 2, 45)],
-  mastic: [...opening, coat('prime', 'epoxy-mastic.1', 2, 100), coat('topcoat', 'gloss-2k.1', 2, 45)],
-  coach: [...opening, coat('prime', 'zp-alkyd.1', 1, 45), coat('topcoat', 'enamel.1', 3, 35)],
-  aero: [
-    ...opening,
-    coat('etch', 'etch-2k.1', 1, 10),
-    coat('prime', 'epoxy-aero.1', 1, 25),
-    coat('topcoat', 'gloss-2k.1', 2, 45),
-  ],
-  panel: [
-    ...opening,
-    coat('prime', 'epoxy-primer.1', 1, 60),
-    coat('level', 'surfacer-2k.1', 3, 80),
-    coat('topcoat', 'gloss-2k.1', 2, 45),
-  ],
-  heat: [...opening, coat('topcoat', 'heat-black.1', 2, 22), prep('bake')],
-  zinc: [
-    ...opening,
-    coat('prime', 'zinc-epoxy.1', 1, 60),
-    coat('intermediate', 'epoxy-mastic.1', 1, 100),
-    coat('topcoat', 'gloss-2k.1', 1, 50),
-  ],
-  etchmistake: [
-    ...opening,
-    coat('etch', 'etch-2k.1', 1, 10),
-    coat('prime', 'epoxy-primer.1', 1, 60),
-    coat('topcoat', 'gloss-2k.1', 2, 45),
-  ],
-  oldstock: [...opening, coat('prime', 'old-primer.1', 1, 40), coat('topcoat', 'enamel.1', 2, 35)],
-} as const satisfies Readonly<Record<string, readonly RouteLine[]>>;
-export type RouteName = keyof typeof ROUTES;
-
 export interface PartLine {
   readonly name: string;
   readonly substrate: string;
@@ -120,7 +88,7 @@ export const MACHINES = [
         Cab side, right       | steel-sheet | 34  | 1.8 | 3 | 2 | coach  | booth | lift | lining green
         Cab roof              | steel-sheet | 52  | 2.6 | 3 | 2 | mastic | shed  | early-second |
         Bunker                | steel-plate | 96  | 2.2 | 5 | 1 | epoxy  | booth | shut |
-        Handrails             | stainless   | 9   | 0.3 | 3 | 1 | aero   | shed  | waiting |`),
+        Handrails             | stainless   | 9   | 0.3 | 3 | 1 | epoxy  | shed  | waiting |`),
       },
     ],
   },
@@ -150,11 +118,11 @@ export const MACHINES = [
       {
         name: 'Floats and engine',
         parts: parts(`
-        Float, port           | aluminium-wrought | 64  | 6.8 | 1.6 | 1 | aero | shed | waiting | hull grey
-        Float, starboard      | aluminium-wrought | 64  | 6.8 | 1.6 | 1 | aero | shed | waiting | hull grey
+        Float, port           | aluminium-wrought | 64  | 6.8 | 1.6 | 1 | float | shed | waiting | hull grey
+        Float, starboard      | aluminium-wrought | 64  | 6.8 | 1.6 | 1 | float | shed | waiting | hull grey
         Float hatch covers    | aluminium-wrought | 1.4 | 0.3 | 1.2 | 2 | aero | booth | early-second | hull grey
         Engine cowling        | aluminium-wrought | 5.1 | 1.2 | 0.8 | 2 | aero | booth | lift |
-        Gearbox case          | magnesium         | 11  | 0.4 | 8 | 1 | epoxy | shed | bare-abraded |
+        Gearbox case          | magnesium         | 11  | 0.4 | 8 | 1 | referred | shed | waiting |
         Carburettor body      | zinc-diecast      | 2.1 | 0.08 | 4 | 1 | epoxy | booth | bare-abraded |`),
       },
     ],
@@ -203,6 +171,8 @@ export const MACHINES = [
         Sump                  | grey-iron | 54  | 0.9 | 9 | 1 | epoxy  | booth | out | engine green
         Timing cover          | aluminium-cast | 6 | 0.25 | 6 | 1 | aero | booth | early-second | engine green
         Flywheel              | grey-iron | 240 | 1.3 | 70 | 1 | epoxy | shed | shut | engine green
+        Push rods             | steel-plate | 2 | 0.06 | 12 | 1 | oiled | shed | waiting |
+        Manifold              | grey-iron | 14 | 0.3 | 7 | 1 | manifold | shed | waiting | engine green
         Governor housing      | aluminium-cast | 4 | 0.2 | 5 | 1 | aero | booth | open-etch | engine green`),
       },
       {

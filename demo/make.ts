@@ -3,7 +3,8 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Face, FactBodies, FactKind, Substrate } from '@calvetta/core';
 import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contract';
-import { MACHINES, ROUTES, type PartLine, type RouteName } from './machines.ts';
+import { MACHINES, type PartLine } from './machines.ts';
+import { routeFor, type DemoRoute } from './surveys.ts';
 import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
@@ -42,13 +43,41 @@ function add<K extends FactKind>(
   return factId;
 }
 
-/** The coats of a route one by one: sheet and film. */
-function coatsOf(route: RouteName): { sheetId: string; dftUm: number }[] {
-  return ROUTES[route].flatMap((s) =>
-    s.sheetId === null
+/** The coats of a part's route one by one: sheet and film. */
+const coatsBy = new Map<string, readonly { sheetId: string; dftUm: number }[]>();
+const actsBy = new Map<string, DemoRoute['acts']>();
+const coatsOf = (partId: string): readonly { sheetId: string; dftUm: number }[] => coatsBy.get(partId) ?? [];
+function keepRoute(partId: string, r: DemoRoute, isOldStock: boolean): void {
+  const coats = r.steps.flatMap((s) =>
+    s.familyId === undefined || s.kind === 'cavity' || s.zoneId !== undefined
       ? []
-      : Array.from({ length: s.coats }, () => ({ sheetId: s.sheetId!, dftUm: s.dftUm! })),
+      : Array.from({ length: s.coats }, () => ({
+          // The toolbox was primed with what stood at the back of the shelf.
+          sheetId: isOldStock && s.kind === 'prime' ? 'old-primer.1' : `${s.familyId!}.1`,
+          dftUm: s.dftUm!,
+        })),
   );
+  coatsBy.set(partId, coats);
+  actsBy.set(partId, r.acts);
+}
+
+/** The log's word for what was done, by the last act of the route. */
+function strippedBy(partId: string): FactBodies['stripped']['method'] {
+  const acts = actsBy.get(partId) ?? [];
+  const last =
+    [...acts].reverse().find((a) => a !== 'phosphate' && a !== 'conversion' && a !== 't-wash') ?? 'hand';
+  if (
+    ['grit-blast', 'fine-blast', 'spot-blast', 'sweep', 'vapour-blast', 'plastic-media', 'dry-ice'].includes(
+      last,
+    )
+  )
+    return 'blast';
+  if (last === 'bead-blast') return 'bead';
+  if (last === 'wire-wheel') return 'wire-wheel';
+  if (['disc', 'rotary-bristle', 'needle-gun', 'spot-disc'].includes(last)) return 'disc';
+  if (['solvent-stripper', 'hot-caustic', 'heat-gun'].includes(last)) return 'chemical';
+  if (last === 'electrolysis') return 'electrolysis';
+  return ['chelating-bath', 'citric-bath'].includes(last) ? 'bath' : 'scraper';
 }
 
 /** Hours between coats that the sheets allow in the booth at 18 °C. */
@@ -60,22 +89,19 @@ const GAP_H: Readonly<Record<string, number>> = {
 };
 
 /** Logs stripping and the first `done` coats of the route so that the last ended `lastAgo` hours ago. */
-function coated(
-  partId: string,
-  route: RouteName,
-  done: number,
-  lastAgo: number,
-  face: Face | null = null,
-  strip = true,
-): void {
-  const coats = coatsOf(route).slice(0, done);
+function coated(partId: string, done: number, lastAgo: number, face: Face | null = null, strip = true): void {
+  const coats = coatsOf(partId).slice(0, done);
   let agoH = lastAgo;
   const times: number[] = [];
   for (let i = coats.length - 1; i >= 0; i--) {
     times.unshift(agoH);
     agoH += GAP_H[coats[i - 1]?.sheetId ?? ''] ?? 26;
   }
-  if (strip) add(partId, 'stripped', (times[0] ?? lastAgo) + 1.5, { method: 'blast' }, null, 30);
+  const before = (times[0] ?? lastAgo) + 1.5;
+  // A kept coat is keyed; nothing is stripped.
+  if (strip && actsBy.get(partId)?.includes('keep'))
+    add(partId, 'abraded', before, { how: 'wet', gritP: 240 }, null, 60);
+  else if (strip) add(partId, 'stripped', before, { method: strippedBy(partId) }, null, 30);
   let over: string | undefined;
   coats.forEach((c, i) => {
     const wobble = 0.92 + ((partId.length * 7 + i * 5) % 16) / 100;
@@ -99,71 +125,71 @@ function coated(
 /** How a part came to its state. Times are chosen for the booth's steady 18 °C so that every state is alive at any hour. */
 const RECIPES: Readonly<Record<string, (p: PartLine, partId: string) => void>> = {
   waiting: () => undefined,
-  bare: (_p, id) => void add(id, 'stripped', 1.5, { method: 'blast' }, null, 20),
-  'bare-abraded': (_p, id) => void add(id, 'stripped', 3, { method: 'disc' }, null, 40),
-  out: (_p, id) => void add(id, 'stripped', 9, { method: 'blast' }, null, 20),
+  bare: (_p, id) => void add(id, 'stripped', 1.5, { method: strippedBy(id) }, null, 20),
+  'bare-abraded': (_p, id) => void add(id, 'stripped', 3, { method: strippedBy(id) }, null, 40),
+  out: (_p, id) => void add(id, 'stripped', 9, { method: strippedBy(id) }, null, 20),
   phosphated: (_p, id) => {
     add(id, 'stripped', 7, { method: 'wire-wheel' }, null, 60);
     add(id, 'pretreated', 5, { method: 'phosphate' }, null, 30);
   },
-  early: (p, id) => coated(id, p.route, 1, 3),
-  'early-second': (p, id) => coated(id, p.route, 2, 5),
+  early: (_p, id) => coated(id, 1, 3),
+  'early-second': (_p, id) => coated(id, 2, 5),
   'early-stacked': (p, id) => {
-    coated(id, p.route, 1, 4);
+    coated(id, 1, 4);
     add(
       id,
       'coated',
       2.5,
-      { sheetId: coatsOf(p.route)[1]!.sheetId, dftUm: coatsOf(p.route)[1]!.dftUm, tool: 'gun' },
+      { sheetId: coatsOf(id)[1]!.sheetId, dftUm: coatsOf(id)[1]!.dftUm, tool: 'gun' },
       null,
       15,
     );
   },
   'early-tacky': (p, id) => {
-    coated(id, p.route, 1, 7.6);
+    coated(id, 1, 7.6);
     add(id, 'tested', 1, { test: 'tack', reached: true });
   },
-  open: (p, id) => coated(id, p.route, 1, 40),
-  'open-second': (p, id) => coated(id, p.route, 2, 36),
-  'open-wet-on-wet': (p, id) => coated(id, p.route, 1, 3),
-  'open-etch': (p, id) => coated(id, p.route, 1, 1.6),
-  closing: (p, id) => coated(id, p.route, 2, 90),
-  'closing-soon': (p, id) => coated(id, p.route, 2, 92.6),
-  lift: (p, id) => coated(id, p.route, 2, 20),
-  shut: (p, id) => coated(id, p.route, 1, 190),
+  open: (_p, id) => coated(id, 1, 40),
+  'open-second': (_p, id) => coated(id, 2, 36),
+  'open-wet-on-wet': (_p, id) => coated(id, 1, 3),
+  'open-etch': (_p, id) => coated(id, 1, 1.6),
+  closing: (_p, id) => coated(id, 2, 90),
+  'closing-soon': (_p, id) => coated(id, 2, 92.6),
+  lift: (_p, id) => coated(id, 2, 20),
+  shut: (_p, id) => coated(id, 1, 190),
   keyed: (p, id) => {
-    coated(id, p.route, 1, 210);
+    coated(id, 1, 210);
     add(id, 'abraded', 6, { how: 'dry', gritP: 180 }, null, 45);
     add(id, 'wiped', 5, {});
   },
   'keyed-dusty': (p, id) => {
-    coated(id, p.route, 1, 220);
+    coated(id, 1, 220);
     add(id, 'abraded', 2, { how: 'wet', gritP: 320 }, null, 45);
   },
   suspect: (p, id) => {
-    coated(id, p.route, 3, 50);
+    coated(id, 3, 50);
     add(id, 'moved', 49.5, { placeId: 'leanto' });
   },
   'held-open': (p, id) => {
-    coated(id, p.route, 1, 60);
+    coated(id, 1, 60);
     add(id, 'moved', 20, { placeId: 'leanto' });
   },
   faces: (p, id) => {
-    coated(id, p.route, 1, 31, 'A');
+    coated(id, 1, 31, 'A');
     add(id, 'turned', 28, { faceUp: 'B' });
-    coated(id, p.route, 1, 4, 'B', false);
+    coated(id, 1, 4, 'B', false);
   },
-  refused: (p, id) => coated(id, p.route, 1, 20),
-  unknown: (p, id) => coated(id, p.route, 1, 30),
+  refused: (_p, id) => coated(id, 1, 20),
+  unknown: (_p, id) => coated(id, 1, 30),
   tested: (p, id) => {
-    coated(id, p.route, 2, 12);
+    coated(id, 2, 12);
     add(id, 'tested', 5, { test: 'thumbnail', reached: true });
   },
-  curing: (p, id) => coated(id, p.route, coatsOf(p.route).length, 40),
-  'curing-fresh': (p, id) => coated(id, p.route, coatsOf(p.route).length, 8),
-  cured: (p, id) => coated(id, p.route, coatsOf(p.route).length, 420),
+  curing: (_p, id) => coated(id, coatsOf(id).length, 40),
+  'curing-fresh': (_p, id) => coated(id, coatsOf(id).length, 8),
+  cured: (_p, id) => coated(id, coatsOf(id).length, 420),
   baked: (p, id) => {
-    coated(id, p.route, coatsOf(p.route).length, 80);
+    coated(id, coatsOf(id).length, 80);
     add(id, 'baked', 60, { tempC: 200, minutes: 60 });
   },
 };
@@ -180,6 +206,16 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
   add(partId, 'moved', 700, {
     placeId: p.state === 'suspect' || p.state === 'held-open' ? 'booth' : p.place,
   });
+  const isPair = pairOf.has(partId);
+  const route = routeFor(partId, p, isPair);
+  keepRoute(partId, route, p.route === 'oldstock');
+  add(partId, 'surveyed', 690, { survey: route.survey });
+  add(partId, 'route-set', 689, {
+    routeId: route.routeId,
+    origin: route.origin,
+    steps: route.steps,
+    ...(route.reason === undefined ? {} : { reason: route.reason }),
+  });
   const recipe = RECIPES[p.state];
   if (!recipe) throw new Error(`no recipe for ${p.state}`);
   recipe(p, partId);
@@ -194,7 +230,7 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
     faces: p.faces,
     colourGroup: p.colourGroup,
     pairPartId: pairOf.get(partId) ?? null,
-    route: ROUTES[p.route].map((s, i) => ({ stepId: `s${i + 1}`, ...s })),
+    route: [],
   };
 }
 

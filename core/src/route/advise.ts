@@ -7,7 +7,7 @@ import { bestsOf, givesUp, type Best, type GivesUp } from './advice/rivals.ts';
 import type { Refused } from './advice/tally.ts';
 import { adviseZone, type Held, type Unshown, type ZoneAdvice } from './advice/zone.ts';
 import type { RouteAnswer } from './answers.ts';
-import { numbered, type Choice } from './build.ts';
+import { buildRoute, numbered, type Choice, type LayerChoice } from './build.ts';
 import { lifeOf } from './exposure.ts';
 import { GATES, hopedSurvey } from './gates.ts';
 import { judge, type Reason } from './judge.ts';
@@ -40,7 +40,7 @@ export interface AdvisedRoute {
   /** Against the advised one; null for that itself. */
   readonly givesUp: GivesUp | null;
   /** Layers that would do as well. */
-  readonly twins: readonly (readonly string[])[];
+  readonly twins: readonly (readonly LayerChoice[])[];
 }
 
 /** A zone of its own with what was chosen for it; the same in every rival. */
@@ -121,7 +121,11 @@ const zoneAnswer = (zone: Zone, advice: ZoneAdvice): ZoneAnswer => {
 };
 
 /** What is looked at and signed first is done once for the whole part; a zone's own work comes before the outside's, which masks it. */
-function withZone(steps: readonly RouteStep[], zone: Zone, best: Held): readonly RouteStep[] {
+function withZone(
+  steps: readonly RouteStep[],
+  zone: Pick<Zone, 'zoneId'>,
+  best: Pick<Held, 'steps'>,
+): readonly RouteStep[] {
   const opens = (s: RouteStep): boolean =>
     ['record', 'gate', 'refer', 'test'].includes(s.kind) || s.what === 'openings';
   const at = steps.findIndex((s) => !opens(s));
@@ -181,6 +185,20 @@ function branchesOf(z: ZoneInput): (gate: StepGate) => StepGate {
     }
     return { ...gate, otherwise: known.get(gate.field) ?? null };
   };
+}
+
+/** An advised route with other layers over the same preparation: one of its twins, or its own on another part. */
+export function routeWith(
+  input: Pick<AdviseInput, 'survey' | 'means' | 'families'>,
+  route: Pick<AdvisedRoute, 'choice' | 'steps' | 'gates'>,
+  layers: readonly LayerChoice[] = route.choice.layers,
+): readonly RouteStep[] {
+  const { survey, means, families } = input;
+  const steps = buildRoute(survey, means, { acts: route.choice.acts, layers }, families, route.gates);
+  return survey.zones.reduce<readonly RouteStep[]>(
+    (all, z) => withZone(all, z, { steps: route.steps.filter((x) => x.zoneId === z.zoneId) }),
+    steps,
+  );
 }
 
 export function idOf(h: Pick<Held, 'choice' | 'answer'>): string {

@@ -20,7 +20,7 @@ const usedIn = (a: Advice): Set<string> =>
   new Set(painted(a).flatMap((r) => [...r.choice.acts, ...r.choice.layers.map((l) => l.familyId)]));
 /** In a route shown, or one that is as good as it. */
 const orTwins = (a: Advice): Set<string> =>
-  new Set([...usedIn(a), ...a.routes.flatMap((r) => r.twins.flat())]);
+  new Set([...usedIn(a), ...a.routes.flatMap((r) => r.twins.flatMap((t) => t.map((l) => l.familyId)))]);
 const inOrder = (acts: readonly string[], want: readonly string[]): boolean => {
   let at = -1;
   return want.every((w) => (at = acts.indexOf(w, at + 1)) >= 0);

@@ -1,6 +1,6 @@
 import type { Survey } from '../../part/survey.ts';
 import { hopedSurvey, MOST_GATES, openGates } from '../gates.ts';
-import { buildRoute, numbered, prepSteps, type Choice } from '../build.ts';
+import { buildRoute, numbered, prepSteps, type Choice, type LayerChoice } from '../build.ts';
 import { answersFor, expertFor, type NotPaint } from '../answers.ts';
 import { firstHindrance, rulesFor } from '../judge.ts';
 import type { RouteStep, StepGate } from '../route.ts';
@@ -33,8 +33,8 @@ export interface Held {
   readonly score: Score | null;
   /** The answers it was worked out for: its gates' hopes filled in. */
   readonly survey: Survey;
-  /** Families that would do as well in its place, as sets of layers. */
-  readonly twins: readonly (readonly string[])[];
+  /** Layers that would do as well in its place. */
+  readonly twins: readonly (readonly LayerChoice[])[];
 }
 
 /** A route that holds and is not shown, with what cost it its place. */
@@ -57,15 +57,16 @@ const pairOf = (c: Candidate): string => {
   const [first, last] = [paint[0]!, paint[paint.length - 1]!];
   return `${c.way}|${first.family.sheet.binder}${first.family.traits.pigment === 'zinc-metal' ? 'zn' : ''}|${last.family.sheet.binder}`;
 };
-const idsOf = (c: Candidate): string[] => c.laid.layers.map((l) => l.familyId);
 
 /** Binder pairs looked for in one way. */
-const MOST_PAIRS = 4;
+const MOST_PAIRS = 8;
+/** Sets of layers named as good as a rival's. */
+const MOST_TWINS = 3;
 
 interface Rival {
   readonly c: Candidate;
   readonly gates: readonly StepGate[];
-  readonly twins: string[][];
+  readonly twins: (readonly LayerChoice[])[];
 }
 
 /** Candidates that hold as whole routes, the best of each way and binder pair with its twins. */
@@ -78,7 +79,7 @@ function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): R
     const known = rivals.get(pair);
     // What only repeats a rival and brings no new family in is not looked at again.
     const isFresh = c.laid.about.some((a) => !tally.isAllowed(a));
-    if (known && !isFresh && known.twins.length > 0) continue;
+    if (known && !isFresh && known.twins.length >= MOST_TWINS) continue;
     if (!known && !isFresh && (pairsOf.get(c.way) ?? 0) >= MOST_PAIRS) continue;
     const v = viewOf(z.survey, z.means, stepsOf(c), z.families, undefined, c.ready.surface);
     const hindrance = firstHindrance(v, z.rules.routeRefusing);
@@ -87,7 +88,7 @@ function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): R
       continue;
     }
     if (known) {
-      if (c.acts.join() === known.c.acts.join()) known.twins.push(idsOf(c));
+      if (c.acts.join() === known.c.acts.join()) known.twins.push(c.laid.layers);
       tally.allow(c.laid.about);
       continue;
     }

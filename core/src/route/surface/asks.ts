@@ -19,6 +19,8 @@ export interface SurfaceAsk {
   /** Other metals: must be converted too, as under water. */
   readonly needsConversion: boolean;
   readonly needsKey: boolean;
+  /** An etch bites bare metal: a conversion film keeps it off. */
+  readonly mayBeConverted: boolean;
 }
 
 /** What is still wrong with a surface for a coat. */
@@ -87,6 +89,7 @@ export function askOf(
     isFerrous: isFerrous && !keeps,
     needsConversion: isImmersed && metalOf(s.substrate) === 'aluminium' && !keeps,
     needsKey: keeps || !isFerrous,
+    mayBeConverted: sheet.role !== 'etch',
   };
 }
 
@@ -118,6 +121,7 @@ export function meets(at: Surface, ask: SurfaceAsk): boolean {
     if (at.isBurnished || (!isPickled && at.clean < ask.clean)) return false;
     if (ask.profileUm && !isPickled && setpointUm(at, ask) === null) return false;
   }
+  if (!ask.mayBeConverted && at.isConverted) return false;
   if (ask.needsKey && !(at.isKeyed || at.isSwept || at.isConverted)) return false;
   return !ask.needsConversion || (at.isConverted && (at.isKeyed || at.isSwept));
 }

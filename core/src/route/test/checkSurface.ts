@@ -539,7 +539,7 @@ export function harmOf(p: Part, id: string): string[] {
     (id === 'bead-blast' || id === 'vapour-blast') && (galvanised || /magnesium|glass/.test(p.substrate)),
     'wrong metal',
   );
-  bad((id === 'sweep' || id === 't-wash') && !galvanised && !zinc, 'for zinc');
+  bad((id === 'sweep' || id === 't-wash') && !galvanised, 'for zinc');
   bad(
     id === 'plastic-media' && !(steel || LIGHT.test(p.substrate) || p.substrate === 'stainless'),
     'wrong metal',

@@ -5,6 +5,7 @@ import {
   type AdvisedRoute,
   type Family,
   type GivesUp,
+  type LayerChoice,
   type Reason,
   type RouteStep,
   type Survey,
@@ -31,6 +32,8 @@ interface Props {
   readonly saidOnce: ReadonlySet<string>;
   readonly onUse: () => void;
   readonly onEdit: () => void;
+  /** The same preparation under other layers, opened for a look. */
+  readonly onTwin: (layers: readonly LayerChoice[]) => void;
   readonly isBusy: boolean;
 }
 
@@ -60,7 +63,7 @@ const head = (route: AdvisedRoute, rank: number): string =>
 
 /** One rival: how it is prepared, drawn from what is on the metal to the last coat; what it takes, is best at and gives up. */
 export function RouteCard(props: Props) {
-  const { route, survey, rank, families, fullUm, saidOnce, onUse, onEdit, isBusy } = props;
+  const { route, survey, rank, families, fullUm, saidOnce, onUse, onEdit, onTwin, isBusy } = props;
   const units = useUnits();
   const [ref, width] = useWidth();
   const f = route.figures;
@@ -126,11 +129,15 @@ export function RouteCard(props: Props) {
       </p>
       {route.twins.length > 0 ? (
         <p className="text-[13px] text-quiet">
-          Or{' '}
-          {route.twins
-            .map((t) => t.map((id) => families.get(id)?.sheet.name ?? id).join(', '))
-            .slice(0, 3)
-            .join('; or ')}
+          Or, as good:{' '}
+          {route.twins.slice(0, 3).map((t, i) => (
+            <span key={t.map((l) => l.familyId).join()}>
+              {i > 0 ? '; ' : ''}
+              <button type="button" className="underline" onClick={() => onTwin(t)}>
+                {layersWords(t, families)}
+              </button>
+            </span>
+          ))}
           .
         </p>
       ) : null}

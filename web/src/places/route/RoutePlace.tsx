@@ -6,11 +6,13 @@ import {
   familiesOf,
   meansFor,
   MATERIALS,
+  routeWith,
   stepsOfZone,
   surveyDoubts,
   type Advice,
   type AdvisedRoute,
   type Family,
+  type LayerChoice,
   type Reason,
   type RouteStep,
   type ShopMeans,
@@ -162,6 +164,7 @@ function Chooser({ part, means, families }: ChooserProps) {
             isBusy={isBusy || doubts.length > 0}
             onUse={(r) => use(r.routeId, r.steps, 'advised', null)}
             onEdit={(r) => setEditing(r.steps)}
+            onTwin={(r, layers) => setEditing(routeWith({ survey, means, families }, r, layers))}
           />
           <AlsoFor part={part} chosen={also} onChoose={setAlso} />
           <ZoneAnswers advice={advice} families={families} />
@@ -259,9 +262,10 @@ interface RivalsProps {
   readonly isBusy: boolean;
   readonly onUse: (r: AdvisedRoute) => void;
   readonly onEdit: (r: AdvisedRoute) => void;
+  readonly onTwin: (r: AdvisedRoute, layers: readonly LayerChoice[]) => void;
 }
 
-function Rivals({ advice, survey, families, isBusy, onUse, onEdit }: RivalsProps) {
+function Rivals({ advice, survey, families, isBusy, onUse, onEdit, onTwin }: RivalsProps) {
   const fullUm = Math.max(
     100,
     ...advice.routes.map((r) =>
@@ -294,6 +298,7 @@ function Rivals({ advice, survey, families, isBusy, onUse, onEdit }: RivalsProps
             isBusy={isBusy}
             onUse={() => onUse(r)}
             onEdit={() => onEdit(r)}
+            onTwin={(layers) => onTwin(r, layers)}
           />
         ))}
       </div>

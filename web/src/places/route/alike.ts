@@ -1,5 +1,5 @@
 import {
-  buildRoute,
+  routeWith,
   type AdvisedRoute,
   type Family,
   type RouteStep,
@@ -29,5 +29,5 @@ export function stepsFor(
   route: AdvisedRoute | undefined,
   steps: readonly RouteStep[],
 ): readonly RouteStep[] {
-  return route ? buildRoute(survey, means, route.choice, families, route.gates) : steps;
+  return route ? routeWith({ survey, means, families }, route) : steps;
 }

@@ -192,6 +192,7 @@ describe('rivals and what was refused', () => {
           saidOnce={new Set()}
           onUse={none}
           onEdit={none}
+          onTwin={none}
           isBusy={false}
         />
       </MemoryRouter>,

@@ -10,7 +10,14 @@ export const metals = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    const wrong = actThat(v, (a) => !a.metals.includes(v.metal) || spoilsZinc(a.actId, v.survey.substrate));
+    const wrong = actThat(
+      v,
+      (a) =>
+        !a.metals.includes(v.metal) ||
+        spoilsZinc(a.actId, v.survey.substrate) ||
+        // Sweeping and T-wash are for a zinc skin on steel, not for zinc castings.
+        ((a.actId === 'sweep' || a.actId === 't-wash') && v.survey.substrate !== 'galvanised'),
+    );
     if (wrong !== undefined) return fires({ act: wrong, metal: v.survey.substrate });
     const bath = actThat(v, (a) => a.way === 'bath' || a.actId === 'hot-caustic');
     return bath !== undefined && v.survey.substrate === 'timber-backed-steel'
