@@ -93,8 +93,10 @@ interface Own {
   readonly way?: Way;
 }
 const OWN: Readonly<Record<string, Own>> = {
-  'quarry.main-frame-left': { kind: 'frame-plate' },
-  'quarry.main-frame-right': { kind: 'frame-plate' },
+  'fenland.track-frame-left': { way: 'blast' },
+  'fenland.track-frame-right': { way: 'blast' },
+  'quarry.main-frame-left': { kind: 'frame-plate', way: 'blast' },
+  'quarry.main-frame-right': { kind: 'frame-plate', way: 'blast' },
   'quarry.spring-hangers': { kind: 'bracket', way: 'bath' },
   'quarry.horn-guides': { kind: 'machined-casting', s: { features: ['machined'] } },
   'quarry.smokebox-door': { kind: 'smokebox-exhaust' },
@@ -200,6 +202,9 @@ const KIND_OF: Readonly<Partial<Record<Substrate, PartKind>>> = {
   'aluminium-cast': 'engine-casting',
 };
 
+/** Past this area a part of the demo goes into no cabinet and no bath. */
+const TOO_BIG_M2 = 0.5;
+
 /** The survey of a demo part. */
 export function surveyOf(partId: string, p: PartLine, isPair: boolean): Survey {
   const own = OWN[partId] ?? {};
@@ -212,6 +217,7 @@ export function surveyOf(partId: string, p: PartLine, isPair: boolean): Survey {
     thicknessMm: p.thicknessMm,
     massKg: p.massKg,
     areaM2: p.areaM2,
+    tooBigFor: p.areaM2 >= TOO_BIG_M2 ? ['cabinet', 'bath'] : [],
     colourGroup: p.colourGroup,
     isPair,
     ...own.s,
@@ -284,16 +290,20 @@ const REFERRED: readonly RouteStep[] = (
 
 /** Steps put together by hand where the advice does not have the system: held against the rules, or a mistake with its reason. */
 function byHand(partId: string, p: PartLine, survey: Survey, advice: Advice): DemoRoute {
-  const layers = (SYSTEM[p.route] ?? []).map(layerOf);
+  const once = (SYSTEM[p.route] ?? []).map(layerOf);
+  const twice = once.map((l) => (l.kind === 'prime' ? { ...l, coats: 2 } : l));
+  const { way } = OWN[partId] ?? {};
   const tried = [
-    ...advice.routes.map((r) => r.choice.acts),
+    ...advice.routes.filter((r) => way === undefined || r.way === way).map((r) => r.choice.acts),
     ['pad'],
     ['hand'],
   ] as readonly (readonly ActId[])[];
-  const made = tried.map((acts) => ({
-    acts,
-    steps: buildRoute(survey, FULL_SHOP, { acts, layers }, FAMILIES, advice.routes[0]!.gates),
-  }));
+  const made = tried.flatMap((acts) =>
+    [twice, once].map((layers) => ({
+      acts,
+      steps: buildRoute(survey, FULL_SHOP, { acts, layers }, FAMILIES, advice.routes[0]!.gates),
+    })),
+  );
   const holds = made.find((m) =>
     isAllowed(judgeRoute({ survey, means: FULL_SHOP, steps: m.steps, families: FAMILIES, rules: RULES })),
   );

@@ -46,7 +46,7 @@ const SPOKEN: Readonly<Record<string, (d: Reason['data']) => string>> = {
   'strip.thin': (d) =>
     `${first(WHAT_WORDS[String(d['act'])] ?? '')} wants at least ${d['leastMm']} mm here${d['mm'] === undefined ? '' : `; this is ${d['mm']} mm`}: thinner warps or dents.`,
   'strip.metals': (d) =>
-    `${first(WHAT_WORDS[String(d['act'])]?.split(',')[0] ?? '')} is not for ${SUBSTRATE_WORDS[d['metal'] as keyof typeof SUBSTRATE_WORDS] ?? String(d['metal'])}.`,
+    `${first(WHAT_WORDS[String(d['act'])]?.split(',')[0] ?? '')} is not for ${SUBSTRATE_WORDS[d['metal'] as keyof typeof SUBSTRATE_WORDS]}.`,
 };
 
 /** What a finding says, with its figures where the sentence needs them. */

@@ -1,7 +1,6 @@
 import type { Schools } from './shopMeans.ts';
 import type { PartKind } from './kinds.ts';
 import type { Substrate } from './substrate.ts';
-import type { Zone } from './zones.ts';
 
 /** Yes, no, or not known: unknown is carried as unknown and never reads as safe. */
 export const ANSWERS = ['yes', 'no', 'unknown'] as const;
@@ -223,3 +222,39 @@ export const wholeSurvey = (stored: Partial<Survey> & Pick<Survey, 'substrate'>)
   ...blankSurvey(stored.substrate),
   ...stored,
 });
+
+/** Outside: painted. Bright: machined, sliding, scraped, no paint. Inside: a cavity, tank, water or oil space. Seam: laps, rivets. */
+export const ZONE_KINDS = ['outside', 'bright', 'inside', 'seam'] as const;
+export type ZoneKind = (typeof ZONE_KINDS)[number];
+
+/** Answers of a survey that may differ from one zone of a part to another. */
+export type ZoneAnswers = Partial<
+  Pick<
+    Survey,
+    | 'areaM2'
+    | 'thicknessMm'
+    | 'rust'
+    | 'pits'
+    | 'scale'
+    | 'oil'
+    | 'coating'
+    | 'coatKind'
+    | 'soundShare'
+    | 'legacy'
+    | 'category'
+    | 'sun'
+    | 'finish'
+    | 'reach'
+    | 'concealed'
+  >
+>;
+
+/** A zone of its own beside the outside: with its own treatment, heat, fluids and end. */
+export interface Zone {
+  readonly zoneId: string;
+  readonly name: string;
+  readonly kind: ZoneKind;
+  readonly heatC: number | null;
+  readonly fluids: Survey['fluids'];
+  readonly overrides: ZoneAnswers;
+}

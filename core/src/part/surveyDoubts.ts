@@ -1,4 +1,4 @@
-import { METALS_OF_KIND } from './kinds.ts';
+import { METALS_OF_KIND } from './kindFacts.ts';
 import { isCasting, type Substrate } from './substrate.ts';
 import type { Survey } from './survey.ts';
 

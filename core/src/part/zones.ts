@@ -1,40 +1,4 @@
-import type { Survey } from './survey.ts';
-
-/** Outside: painted. Bright: machined, sliding, scraped, no paint. Inside: a cavity, tank, water or oil space. Seam: laps, rivets. */
-export const ZONE_KINDS = ['outside', 'bright', 'inside', 'seam'] as const;
-export type ZoneKind = (typeof ZONE_KINDS)[number];
-
-/** Answers of a survey that may differ from one zone of a part to another. */
-export type ZoneAnswers = Partial<
-  Pick<
-    Survey,
-    | 'areaM2'
-    | 'thicknessMm'
-    | 'rust'
-    | 'pits'
-    | 'scale'
-    | 'oil'
-    | 'coating'
-    | 'coatKind'
-    | 'soundShare'
-    | 'legacy'
-    | 'category'
-    | 'sun'
-    | 'finish'
-    | 'reach'
-    | 'concealed'
-  >
->;
-
-/** A zone of its own beside the outside: with its own treatment, heat, fluids and end. */
-export interface Zone {
-  readonly zoneId: string;
-  readonly name: string;
-  readonly kind: ZoneKind;
-  readonly heatC: number | null;
-  readonly fluids: Survey['fluids'];
-  readonly overrides: ZoneAnswers;
-}
+import type { Survey, Zone } from './survey.ts';
 
 /** What is protected and never painted: the bright zone that a list of features implies. */
 const BRIGHT = ['machined', 'bores', 'threads'] as const;

@@ -1,6 +1,6 @@
 import type { Fluid } from '../part/survey.ts';
 import type { Substrate } from '../part/substrate.ts';
-import type { Cleanliness } from '../route/surface/acts.ts';
+import type { Cleanliness } from '../route/surface/cleanliness.ts';
 import type { Matter } from '../route/surface/matter.ts';
 
 export const TOOLS = ['gun', 'brush', 'roller', 'aerosol'] as const;

@@ -1,6 +1,6 @@
 import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
-import type { Survey } from '../part/survey.ts';
-import { surveyOfZone, type Zone } from '../part/zones.ts';
+import type { Survey, Zone } from '../part/survey.ts';
+import { surveyOfZone } from '../part/zones.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { ruleSets, type ZoneInput } from './advice/candidates.ts';
 import { bestsOf, givesUp, type Best, type GivesUp } from './advice/rivals.ts';

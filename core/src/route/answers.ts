@@ -2,7 +2,7 @@ import type { ShopMeans } from '../part/shopMeans.ts';
 import type { Survey } from '../part/survey.ts';
 import { metalOf } from '../products/traits.ts';
 import { isOilSpace } from './caps.ts';
-import { hardnessOf } from '../part/kinds.ts';
+import { hardnessOf } from '../part/kindFacts.ts';
 import { COAT_KINDS_OF_STEP, OPEN_COATS, type RouteStep, type StepKind } from './route.ts';
 
 export const ANSWERS_OF_ROUTE = [
@@ -144,17 +144,20 @@ function ofKind(
       if (hardnessOf(s) === 'no') add('send', 'plate', { does: 'send', wantsBare: true });
       return;
     case 'shaft-pin-rod':
-      return add('preserve', 'oil-film', { leads: true, wantsBare: true, care: 'renew-oil' });
+      add('preserve', 'oil-film', { leads: true, wantsBare: true, care: 'renew-oil' });
+      return;
     case 'spring':
-      return add('preserve', 'graphite', { wantsBare: true, care: 'renew-oil' });
+      add('preserve', 'graphite', { wantsBare: true, care: 'renew-oil' });
+      return;
     case 'radiator':
-      return add('bare', 'leave-bare', { care: 'look-yearly' });
+      add('bare', 'leave-bare', { care: 'look-yearly' });
+      return;
     case 'bed-slide':
-      return add('preserve', 'oil-film', { care: 'renew-oil' });
+      add('preserve', 'oil-film', { care: 'renew-oil' });
+      return;
     case 'wheel-brake':
-      return s.criticality.includes('brakes-steering')
-        ? add('replace', 'worn-brake-part', { does: 'replace' })
-        : undefined;
+      if (s.criticality.includes('brakes-steering')) add('replace', 'worn-brake-part', { does: 'replace' });
+      return;
     default:
   }
 }

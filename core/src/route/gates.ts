@@ -86,6 +86,6 @@ export function surveysUnder(s: Survey, gates: readonly StepGate[]): Survey[] {
   const first = { ...s, ...Object.fromEntries(live.map((g) => [g.field, typed(g, g.passes[0]!)])) };
   return [
     first,
-    ...live.flatMap((g) => g.passes.slice(1).map((p) => ({ ...first, [g.field]: typed(g, p) }) as Survey)),
+    ...live.flatMap((g) => g.passes.slice(1).map((p) => ({ ...first, [g.field]: typed(g, p) }))),
   ];
 }

@@ -2,7 +2,8 @@ import { placeOfAct } from './facilities.ts';
 import { abradeHours, degreaseHours, stripHours, washHours } from './hours.ts';
 import { judgeRoute, type JudgeInput, type Reason } from './judge.ts';
 import { COAT_KINDS_OF_STEP, type Method, type RouteStep, type StepKind } from './route.ts';
-import { ACTS, CLEANLINESS, shareOf, type Act, type Cleanliness } from './surface/acts.ts';
+import { ACTS, shareOf, type Act } from './surface/acts.ts';
+import { CLEANLINESS, type Cleanliness } from './surface/cleanliness.ts';
 import type { Matter } from './surface/matter.ts';
 
 /** A step put in where a refusal wants it. */

@@ -1,4 +1,4 @@
-import { hardnessOf } from '../part/kinds.ts';
+import { hardnessOf } from '../part/kindFacts.ts';
 import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Feature, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';

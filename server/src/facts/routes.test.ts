@@ -20,7 +20,15 @@ const post = (...facts: unknown[]) => app.post('/api/facts', { facts });
 
 describe('a route is set', () => {
   it('not without a survey', async () => {
-    const r = await post(set(advised(survey).steps));
+    const bare = {
+      partId: 'quarry.bare',
+      name: 'Bare',
+      assemblyName: 'Not surveyed',
+      substrate: 'steel-plate',
+    };
+    const parts = [{ ...bare, massKg: 1, areaM2: null, thicknessMm: 5, faces: 1 }];
+    expect((await app.post('/api/machines/quarry/parts', { parts })).status).toBe(201);
+    const r = await post({ ...set(advised(survey).steps), partId: 'quarry.bare' });
     expect(r).toMatchObject({ status: 400, body: { details: { problems: [{ code: 'no-survey' }] } } });
   });
   it('with its survey, and then it drives the Bench: next coat, steps, specified film', async () => {

@@ -11,7 +11,7 @@ import { AppError, invalidInput } from '../http/errors.ts';
 import { announce } from '../live/live.ts';
 import { sha256 } from '../readings/readings.routes.ts';
 
-/** Checks a `calvetta-shop/1` file; with a shift, every instant moves by now − asOf. */
+/** Checks a `calvetta-shop` file, of this format or the one before; with a shift, every instant moves by now − asOf. */
 export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
   const r = shopFile.validate(value, { abortEarly: false, convert: false });
   if (r.error) throw invalidInput(problemsOf(r.error).slice(0, 50));

@@ -152,6 +152,42 @@ describe('other formats', () => {
       await other.close();
     }
   });
+  it('a shop file of the format before is read: what its surveys did not ask is not known', async () => {
+    const now = smallShop();
+    const since = [
+      'kind',
+      'soundShare',
+      'plating',
+      'alsoOn',
+      'bareDays',
+      'leaks',
+      'seamsRinse',
+      'tooBigFor',
+      'fluids',
+      'zones',
+    ];
+    const before = (body: Record<string, unknown>) => ({
+      survey: Object.fromEntries(
+        Object.entries(body['survey'] as object).filter(([k]) => !since.includes(k)),
+      ),
+    });
+    const surveys = now.facts.filter((f) => f.kind === 'surveyed');
+    expect(surveys.length).toBeGreaterThan(0);
+    const old = {
+      ...now,
+      format: 'calvetta-shop/1',
+      facts: surveys.map((f) => ({ ...f, body: before(f.body as Record<string, unknown>) })),
+    };
+    const other = await startTestApp({ shop: null });
+    try {
+      const r = await other.post('/api/import/shop', old);
+      expect([r.status, r.body.code]).toEqual([201, undefined]);
+      const part = (await other.call('GET', `/api/parts/${surveys[0]!.partId}`)).body;
+      expect(part.survey).toMatchObject({ kind: 'unknown', leaks: 'unknown', fluids: [], zones: [] });
+    } finally {
+      await other.close();
+    }
+  });
   it('a shop file of another format, or whose facts name what it lacks, changes nothing', async () => {
     const other = await startTestApp({ shop: null });
     try {

@@ -56,13 +56,14 @@ export async function freshDatabase(): Promise<{ url: string; drop: () => Promis
   return { url: url.href, drop: () => admin(`drop database if exists ${name} with (force)`) };
 }
 
-/** Three parts of the demo with their sheets, and no history: a frame, a two-faced cab side, a heavy block. */
+const ROUTED: readonly FactKind[] = ['surveyed', 'route-set'];
+/** Three parts of the demo with their sheets and routes, and no other history: a frame, a two-faced cab side, a heavy block. */
 export function smallShop(): ShopFile {
   const whole = JSON.parse(readFileSync(SCENARIO, 'utf8')) as ShopFile;
   const keep = ['quarry.main-frame-left', 'quarry.cab-side-left', 'pump.cylinder-block'];
   return {
     ...whole,
-    facts: [],
+    facts: whole.facts.filter((f) => keep.includes(f.partId) && ROUTED.includes(f.kind)),
     tins: [],
     packs: [],
     cups: [],

@@ -1,5 +1,5 @@
 import { indexOfMatter, type Matter, type SurfaceStage } from '@calvetta/core';
-import { MATTER_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+import { MATTER_WORDS, STEP_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 
 /** How each matter is drawn: its colour and, where it is broken stuff, the dash of its edge. Known by word as well. */
 const LOOKS: Readonly<Partial<Record<Matter, readonly [colour: string, dash?: string]>>> = {
@@ -17,6 +17,10 @@ const LOOKS: Readonly<Partial<Record<Matter, readonly [colour: string, dash?: st
   'white-corrosion': ['#dcdcd4', '3 2'],
   verdigris: ['#5f9a86'],
   soot: ['#33312f', '2 2'],
+  glue: ['#a98b5d', '7 2'],
+  silicone: ['#c9d3d6', '1 3'],
+  wax: ['#cdbf86'],
+  salts: ['#a9b7bb', '1 4'],
   oil: ['#6b5a1e'],
   'soaked-oil': ['#4b4016', '2 3'],
 };
@@ -64,7 +68,9 @@ export function SurfaceStrip({ stages, widthPx, label }: Props) {
         <div key={i} style={{ width: each }} className="min-w-0">
           <Column stage={s} width={each} />
           <p className="figure mt-0.5 text-[12px] leading-tight font-semibold">
-            {s.what === null ? 'as found' : (WHAT_WORDS[s.what] ?? s.what).split(',')[0]!.split(':')[0]}
+            {s.what === null
+              ? 'as found'
+              : (WHAT_WORDS[s.what] ?? STEP_WORDS[s.what] ?? s.what).split(/[,:]| over /)[0]}
           </p>
           <p className="text-[12px] leading-tight text-quiet">
             {s.standing.length === 0 ? 'clean' : s.standing.map((m) => MATTER_WORDS[m]).join(', ')}
@@ -75,17 +81,28 @@ export function SurfaceStrip({ stages, widthPx, label }: Props) {
   );
 }
 
+/** Bands from the metal up; pits are cut into the metal instead. */
+function bandsOf(amount: ReadonlyMap<Matter, number>, base: number) {
+  const out: { readonly matter: Matter; readonly y: number; readonly h: number }[] = [];
+  let y = base;
+  for (const matter of ORDER) {
+    if (!amount.has(matter) || matter === 'pit-rust') continue;
+    const h = Math.max(2, FULL_PX * amount.get(matter)!);
+    y -= h;
+    out.push({ matter, y, h });
+  }
+  return out;
+}
+
 function Column({ stage, width }: { readonly stage: SurfaceStage; readonly width: number }) {
   const { at } = stage;
   const base = HEIGHT_PX - METAL_PX;
   const depth = at.profileUm === null ? 0 : Math.min(6, at.profileUm[0] / 8 + 1);
   const amount = new Map(stage.standing.map((m) => [m, at.amounts[indexOfMatter(m)]! / 16]));
-  let y = base;
+  const bands = bandsOf(amount, base);
   return (
     <svg width={width} height={HEIGHT_PX} aria-hidden="true" className="block">
-      {ORDER.filter((m) => amount.has(m) && m !== 'pit-rust').map((m) => {
-        const h = Math.max(2, FULL_PX * amount.get(m)!);
-        y -= h;
+      {bands.map(({ matter: m, y, h }) => {
         const [colour, dash] = LOOKS[m] ?? ['#8b7a93', '2 2'];
         return dash ? (
           <path

@@ -310,7 +310,7 @@ function nearestSequence(
   sequences: readonly Sequence[],
 ): Sequence | null {
   let known = nearest.get(sequences);
-  if (!known) nearest.set(sequences, (known = new Map()));
+  if (!known) nearest.set(sequences, (known = new Map<string, Sequence | null>()));
   const key = `${first.familyId}${needsBlast}`;
   const found = known.get(key);
   if (found !== undefined) return found;

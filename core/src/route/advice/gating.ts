@@ -54,8 +54,8 @@ export class Gating {
     rules: readonly Rule[],
   ): boolean {
     let known = this.known.get(of);
-    if (!known) this.known.set(of, (known = new Map()));
-    const key = `${g.field}${String(value)}`;
+    if (!known) this.known.set(of, (known = new Map<string, boolean>()));
+    const key = `${g.field}${JSON.stringify(value)}`;
     let yes = known.get(key);
     if (yes === undefined) {
       const v = viewOf({ ...this.z.survey, [g.field]: value }, this.z.means, steps, this.z.families);

@@ -3,11 +3,8 @@ import type { Survey } from '../../part/survey.ts';
 import { isCasting, type Substrate } from '../../part/substrate.ts';
 import type { Metal } from '../../products/traits.ts';
 import type { Method, RoutePretreatment } from '../route.ts';
+import type { Cleanliness } from './cleanliness.ts';
 import { amountOf, TRACES, type Amounts, type Matter } from './matter.ts';
-
-/** Cleanliness of bare iron and steel, worst first (ISO 8501-1, from memory). */
-export const CLEANLINESS = ['none', 'St 2', 'St 3', 'Sa 2', 'Sa 2½'] as const;
-export type Cleanliness = (typeof CLEANLINESS)[number];
 
 export const WAYS = ['send', 'contractor', 'blast', 'bath', 'chemical', 'hand', 'keep', 'not-paint'] as const;
 /** How a part is prepared, in a word: the first of these that a sequence has. */

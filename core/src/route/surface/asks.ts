@@ -1,7 +1,7 @@
 import type { Category, Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
 import { metalOf } from '../../products/traits.ts';
-import { CLEANLINESS } from './acts.ts';
+import { CLEANLINESS } from './cleanliness.ts';
 import { amountOf, MATTERS, OFF, PRESENT, TRACES, type Matter } from './matter.ts';
 import type { Surface } from './state.ts';
 

@@ -27,7 +27,7 @@ export function stagesOf(s: Survey, steps: readonly RouteStep[]): SurfaceStage[]
     const next = afterStep(at, step, s);
     const isAct =
       (step.kind === 'strip' && step.what !== 'keep') || step.kind === 'pretreat' || step.kind === 'abrade';
-    if (isAct || (step.kind === 'degrease' && standing(next).length < standing(at).length))
+    if (isAct || standing(next).length < standing(at).length)
       out.push({ what: step.what ?? step.kind, at: next, standing: standing(next) });
     at = next;
   }

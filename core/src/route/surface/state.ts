@@ -1,5 +1,6 @@
 import type { Survey } from '../../part/survey.ts';
-import { CLEANLINESS, shareOf, type Act } from './acts.ts';
+import { shareOf, type Act } from './acts.ts';
+import { CLEANLINESS } from './cleanliness.ts';
 import { indexOfMatter, MATTERS, PRESENT, type Amounts, type Matter } from './matter.ts';
 
 /** The metal's face at one moment of a route: what stands on it, and how it has been left. */
@@ -26,7 +27,7 @@ const takenBy = new WeakMap<Survey, Map<Act, readonly number[]>>();
 /** Shares of every matter that an act takes on this part. */
 function sharesOf(a: Act, s: Survey): readonly number[] {
   let byAct = takenBy.get(s);
-  if (!byAct) takenBy.set(s, (byAct = new Map()));
+  if (!byAct) takenBy.set(s, (byAct = new Map<Act, readonly number[]>()));
   let shares = byAct.get(a);
   if (!shares) byAct.set(a, (shares = MATTERS.map((m) => shareOf(a, m, s))));
   return shares;

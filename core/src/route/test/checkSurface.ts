@@ -278,10 +278,14 @@ function leave(f: Face, l: string): void {
 export function walkStep(f: Face, p: Part, s: Step): void {
   const iron = IRON.includes(p.substrate);
   switch (`${s.kind}:${s.what ?? ''}`) {
-    case 'degrease:glue':
-      return off(f, 'glue');
-    case 'degrease:warm-out':
-      return off(f, 'oil', 'soaked', 'wax');
+    case 'degrease:glue': {
+      off(f, 'glue');
+      return;
+    }
+    case 'degrease:warm-out': {
+      off(f, 'oil', 'soaked', 'wax');
+      return;
+    }
     case 'abrade:key':
     case 'abrade:key-wet':
       less(f, 'loose', 0.5);
@@ -476,7 +480,9 @@ export function inTheWay(f: Face, id: string): string[] {
 /** What an act must never meet on this part: table 2, last column. */
 export function harmOf(p: Part, id: string): string[] {
   const out: string[] = [];
-  const bad = (yes: boolean, why: string): void => void (yes && out.push(`${id}: ${why}`));
+  const bad = (yes: boolean, why: string): void => {
+    if (yes) out.push(`${id}: ${why}`);
+  };
   const iron = IRON.includes(p.substrate);
   const steel = STEEL.includes(p.substrate);
   const galvanised = p.substrate === 'galvanised';

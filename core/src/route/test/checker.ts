@@ -85,7 +85,7 @@ const BOOK = new Map(
   BOOK_LINES.trim()
     .split('\n')
     .map((line): [string, Entry] => {
-      const [id, packs, family, hotC, sun, role, um, tools] = line.split(' ') as string[];
+      const [id, packs, family, hotC, sun, role, um, tools] = line.split(' ');
       const [usual, coat, all] = um!.split('/').map(Number) as [number, number, number];
       return [
         id!,
@@ -121,7 +121,7 @@ const ENDS = ['send', 'replace', 'preserve', 'repair'];
 export function faultsOf(part: Part, steps: readonly Step[], shop: Shop): string[] {
   const gates = steps.filter((s) => s.gate);
   const open = gates.filter((g) => {
-    const got = (part as unknown as Record<string, unknown>)[g.gate!.field];
+    const got = (part as unknown as Record<string, string | number | null | undefined>)[g.gate!.field];
     return got === 'unknown' || got === null;
   });
   const value = (g: Step, text: string): unknown => (g.gate!.field === 'heatC' ? Number(text) : text);
@@ -139,7 +139,7 @@ export function faultsOf(part: Part, steps: readonly Step[], shop: Shop): string
     if (s.gate && strip >= 0 && i > strip) all.push('looked at too late');
   });
   for (const g of gates) {
-    const got = (part as unknown as Record<string, unknown>)[g.gate!.field];
+    const got = (part as unknown as Record<string, string | number | null | undefined>)[g.gate!.field];
     if (got !== 'unknown' && got !== null && !g.gate!.passes.includes(String(got)))
       all.push('the look has failed');
   }
@@ -185,7 +185,9 @@ function faultsUnder(part: Part, steps: readonly Step[], shop: Shop): string[] {
     paint1: last(isPaint),
     keeps: does('keep'),
     iron: IRON.includes(part.substrate),
-    bad: (yes, why) => void (yes && faults.push(why)),
+    bad: (yes, why) => {
+      if (yes) faults.push(why);
+    },
   };
   hazards(look);
   methods(look);
@@ -221,20 +223,7 @@ const NOT_EXPERTS = [
 ];
 
 /** The order of the work. */
-function order({
-  part,
-  steps,
-  first,
-  last,
-  paint,
-  paint0,
-  paint1,
-  strip,
-  keeps,
-  iron,
-  does,
-  bad,
-}: Look): void {
+function order({ part, steps, first, last, paint, paint0, paint1, strip, keeps, iron, bad }: Look): void {
   const lastBare = last((s) => ['strip', 'abrade', 'pretreat'].includes(s.kind));
   bad(paint.length === 0 && !steps.some((s) => s.what === 'open'), 'no coat');
   bad(
@@ -306,7 +295,6 @@ function order({
     steps.findIndex((s) => s.kind === 'bake'),
   );
   bad(back < Infinity && (cure < paint1 || cure > back), 'assembled before it cured');
-  void does;
 }
 
 /** Law, licence and poison. */
@@ -543,7 +531,10 @@ function leastFilm(
     part.category === 'CX'
   )
     return;
-  if (part.category === 'unknown') return bad(true, 'where it lives is not known');
+  if (part.category === 'unknown') {
+    bad(true, 'where it lives is not known');
+    return;
+  }
   if ((part.heatC ?? 60) > 120) return;
   const families = paint.map((s) => BOOK.get(s.familyId ?? '')?.family ?? '');
   const table = families.some((f) => ['alkyd', 'oil', 'heat-primer'].includes(f))
@@ -557,7 +548,7 @@ function leastFilm(
   const row = LEAST[table]![part.category === 'C1' ? 'C2' : part.category]!;
   const need = row.slice('LMHV'.indexOf(part.durability[0]!)).find((x) => x !== null);
   const um = paint.reduce((sum, s) => sum + s.coats * (s.dftUm ?? 0), 0);
-  bad(need !== undefined && need !== null && um < need, 'film too thin for the place');
+  bad(um < (need ?? 0), 'film too thin for the place');
 }
 /** Most film that a form carries, µm. */
 const isOilSpace = (p: Part): boolean =>
@@ -576,7 +567,10 @@ function products({ part, shop, steps, paint, keeps, bad }: Look): void {
   paint.forEach((s, i) => {
     const id = s.familyId ?? '';
     const me = BOOK.get(id);
-    if (!me) return bad(true, `no such product: ${id}`);
+    if (!me) {
+      bad(true, `no such product: ${id}`);
+      return;
+    }
     const below = i > 0 ? BOOK.get(paint[i - 1]!.familyId ?? '') : undefined;
     const same = i > 0 && paint[i - 1]!.familyId === id;
     bad(part.heatC === null || me.hotC < part.heatC, `${id} does not stand the heat`);
@@ -817,7 +811,10 @@ function underFluid(part: Part, paint: readonly Step[], bad: Look['bad']): void 
   if (part.category !== 'immersed') return;
   bad(part.criticality.includes('pressure'), 'a water side coated');
   bad(part.fluids.length === 0, 'what it stands in is not known');
-  const list = paint.map((s) => ({ s, e: BOOK.get(s.familyId ?? '')! })).filter((x) => x.e);
+  const list = paint.flatMap((s) => {
+    const e = BOOK.get(s.familyId ?? '');
+    return e ? [{ s, e }] : [];
+  });
   list.forEach(({ s, e }, i) => {
     const isTop =
       i === list.length - 1 &&

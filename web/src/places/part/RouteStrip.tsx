@@ -88,8 +88,8 @@ function Step({ step, zone, isNext, isDone, common }: StepProps) {
         {step.gate ? (
           <span className="text-quiet">
             {' '}
-            · {(SURVEY_WORDS[step.gate.field as keyof typeof SURVEY_WORDS] ?? step.gate.field).toLowerCase()}:
-            goes on where it is {step.gate.passes.map((p) => ANSWER_WORDS[p] ?? p).join(' or ')}
+            · {SURVEY_WORDS[step.gate.field as keyof typeof SURVEY_WORDS].toLowerCase()}: goes on where it is{' '}
+            {step.gate.passes.map((p) => ANSWER_WORDS[p] ?? p).join(' or ')}
           </span>
         ) : step.what ? (
           <span className="text-quiet"> · {WHAT_WORDS[step.what] ?? step.what}</span>

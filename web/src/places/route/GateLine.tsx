@@ -4,7 +4,7 @@ import { ANSWER_WORDS, LOOK_WORDS, SURVEY_WORDS, WHAT_WORDS } from '@calvetta/co
 /** A look the route rests on: what passes, how to find out, and what it comes to otherwise. */
 export function GateLine({ gate }: { readonly gate: StepGate }) {
   const other = gate.otherwise;
-  const field = SURVEY_WORDS[gate.field as keyof typeof SURVEY_WORDS] ?? gate.field;
+  const field = SURVEY_WORDS[gate.field as keyof typeof SURVEY_WORDS];
   return (
     <p className="border-l-4 border-mark bg-ground px-2 py-1 text-[13px]">
       <b className="font-semibold">Look first: {field.toLowerCase().replace('°c', '°C')}.</b> Goes on where it

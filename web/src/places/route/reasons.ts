@@ -62,7 +62,7 @@ export function refusedName(
   sheets: ReadonlyMap<string, ProductSheet>,
 ): string {
   return r.about === 'method'
-    ? (METHOD_WORDS[r.id as keyof typeof METHOD_WORDS] ?? r.id)
+    ? METHOD_WORDS[r.id as keyof typeof METHOD_WORDS]
     : (sheets.get(r.id)?.name ?? r.id);
 }
 

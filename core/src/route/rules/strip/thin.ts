@@ -1,5 +1,5 @@
 import { actOf } from '../../surface/acts.ts';
-import { isStiff } from '../../../part/kinds.ts';
+import { isStiff } from '../../../part/kindFacts.ts';
 import { COMMON_PRACTICE, asks, byRoute, bySurvey, fires, rule } from '../../rule.ts';
 
 /** Grit warps thin sheet, a needle gun dents it, a stiff shape stands more than a flat one. */

@@ -1,0 +1,181 @@
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
+import type { Page } from 'playwright-core';
+import type { Survey } from '@calvetta/core';
+import { PLAIN } from '../core/src/route/test/given.ts';
+import { factInput } from '../server/src/test/testApp.ts';
+import { open, startStage, type Stage } from './browser.ts';
+
+let stage: Stage;
+let page: Page;
+beforeAll(async () => {
+  stage = await startStage();
+}, 120_000);
+beforeEach(async () => {
+  page = await stage.desk();
+});
+afterEach(() => stage.closePages());
+afterAll(() => stage.close());
+
+/** A new part of the van with its survey, opened at its routes. */
+async function surveyed(name: string, over: Partial<Survey>): Promise<void> {
+  const survey: Survey = { ...PLAIN, finish: 'working', ...over };
+  const partId = `van.${name}`;
+  const part = {
+    partId,
+    name,
+    assemblyName: 'Judged',
+    substrate: survey.substrate,
+    massKg: survey.massKg ?? 4,
+    areaM2: survey.areaM2,
+    thicknessMm: survey.thicknessMm,
+    faces: 1,
+  };
+  expect((await stage.app.post('/api/machines/van/parts', { parts: [part] })).status).toBe(201);
+  const fact = { ...factInput('surveyed', partId, 0, { survey }), happenedAt: new Date().toISOString() };
+  expect((await stage.app.post('/api/facts', { facts: [fact] })).status).toBe(201);
+  await open(stage, page, `/parts/${partId}/route`);
+  await page.locator('article[data-route]').first().waitFor();
+}
+const ways = () =>
+  page.locator('article[data-way]').evaluateAll((all) => all.map((a) => a.getAttribute('data-way')));
+const titles = () => page.locator('article[data-route] h3').allInnerTexts();
+const means = async (facilities: readonly string[]): Promise<void> => {
+  const { version, schools } = (await stage.app.call('GET', '/api/shop')).body.means;
+  const r = await stage.app.call('PATCH', '/api/shop/means', { version, facilities, schools });
+  expect(r.status).toBe(200);
+};
+const FULL = ['grit', 'bead', 'bath', 'gun', 'booth', 'air-fed-mask', 'heat', 'contractor'];
+
+// What each story expects is common practice of the trade, no published source, where none is named.
+describe('stories of a restorer', () => {
+  it('a pitted boiler plate gets no filler: it would hide what the inspector looks for', async () => {
+    await surveyed('boiler plate', {
+      kind: 'boiler',
+      criticality: ['pressure'],
+      pits: 'deep',
+      rust: 'D',
+      heatC: 110,
+      finish: 'show',
+    });
+    for (const t of await titles()) expect(t).not.toMatch(/filler|stopper|putty/i);
+    await page
+      .locator('[data-refused="filler"]')
+      .first()
+      .getByText(/pressure|inspector/)
+      .first()
+      .waitFor();
+  });
+  it('a painted, rusty bracket is stripped and derusted; without the stripper the page names what stands and puts it back', async () => {
+    await means(['bath', 'gun', 'air-fed-mask', 'heat']);
+    await surveyed('old bracket', {
+      kind: 'bracket',
+      massKg: 4,
+      areaM2: 0.2,
+      rust: 'C',
+      coating: 'sound',
+      coatKind: 'two-pack',
+    });
+    const card = page
+      .locator('article[data-route]')
+      .filter({ hasText: /chelating|citric|electrolysis/ })
+      .first();
+    await card.getByRole('button', { name: 'Edit steps' }).click();
+    await page.getByText('No rule is against it.').waitFor();
+    const rows = page.getByRole('dialog').getByRole('listitem');
+    const stripper = rows.filter({ hasText: 'solvent stripper' });
+    const had = await stripper.count();
+    expect(had).toBeGreaterThan(0);
+    for (let i = had; i > 0; i--)
+      await stripper
+        .first()
+        .getByRole('button', { name: /^Take step/ })
+        .click();
+    await page
+      .getByText(/Sound old paint.* (still stands under|comes off before)/i)
+      .first()
+      .waitFor();
+    for (let i = 0; i < 4 && !(await page.getByText('No rule is against it.').isVisible()); i++)
+      await page
+        .getByRole('button', { name: /^Put in: / })
+        .first()
+        .click();
+    await page.getByText('No rule is against it.').waitFor();
+    await means(FULL);
+  });
+  it('sound lead paint may be kept and sealed; nothing dry touches it here', async () => {
+    await surveyed('lead panel', {
+      kind: 'frame-plate',
+      rust: 'A',
+      coating: 'sound',
+      coatKind: 'one-pack',
+      legacy: 'lead',
+      solventRub: 'passed',
+    });
+    expect(await ways()).toContain('keep');
+    const kept = page.locator('article[data-way="keep"]').first();
+    expect(await kept.innerText()).not.toMatch(/wire wheel|\bdisc\b|rotary bristle/);
+    await kept.getByRole('button', { name: 'Edit steps' }).click();
+    await page.getByLabel('Put in').selectOption({ label: 'Strip: wire wheel' });
+    await page.getByRole('button', { name: 'Put it in' }).click();
+    await page.getByText('A matter of life and limb').waitFor();
+    expect(await page.getByRole('button', { name: 'Set it against the rules' }).isDisabled()).toBe(true);
+  });
+  it('the hot manifold beside its block is a zone of its own, with its own finish', async () => {
+    await surveyed('block', { kind: 'engine-casting', substrate: 'grey-iron' });
+    await page.getByText('Zones of its own').click();
+    await page.getByLabel('Name of a new zone').fill('manifold');
+    await page.getByRole('button', { name: 'Add', exact: true }).click();
+    await page.getByLabel('Hottest of manifold, °C').fill('450');
+    const zone = page.locator('[data-zone]').filter({ hasText: 'manifold' });
+    await zone.getByText('to 450 °C').waitFor();
+    expect(await zone.innerText()).toMatch(/heat/i);
+    for (const t of await titles()) expect(t).not.toMatch(/heat black|heat aluminium/i);
+    await page.getByRole('button', { name: 'Use this route' }).first().click();
+    const route = page.locator('section[aria-label="Route"]');
+    await route.getByText('manifold').first().waitFor();
+  });
+  it('a phosphated rail takes no zinc-rich primer, and the page says why', async () => {
+    await surveyed('rail', { kind: 'chassis-rail', phosphated: 'yes', category: 'C4' });
+    await page
+      .locator('[data-refused="zinc-epoxy"]')
+      .getByText(/phosphate film keeps the zinc/)
+      .waitFor();
+  });
+  it('a shop with a brush and a contractor sees the sent-out way beside the one by hand', async () => {
+    await means(['contractor']);
+    await surveyed('buffer plate', { rust: 'C', category: 'C4', kind: 'frame-plate' });
+    const seen = await ways();
+    expect(seen).toContain('contractor');
+    expect(seen).toContain('hand');
+    await means(FULL);
+  });
+  it('what would open a route can be done: no other metal, no other part', async () => {
+    await means(['gun']);
+    await surveyed('thin wing', {
+      kind: 'sheet-panel',
+      substrate: 'steel-sheet',
+      thicknessMm: 0.8,
+      rust: 'C',
+      coating: 'unknown',
+      heatC: null,
+    });
+    const said = (await page.locator('section[aria-label="Refused"] > p').allInnerTexts()).join(' ');
+    expect(said).not.toMatch(/metal:|thickness|mass|area/i);
+    await means(FULL);
+  });
+  it('a look at the bare metal that finds rust changes the verdict of the route', async () => {
+    await surveyed('footstep', { rust: 'B' });
+    await page.getByRole('button', { name: 'Use this route' }).first().click();
+    await page.getByRole('heading', { name: 'footstep' }).waitFor();
+    await stage.app.post('/api/facts', {
+      facts: [
+        {
+          ...factInput('stripped', 'van.footstep', 0, { method: 'blast' }),
+          happenedAt: new Date().toISOString(),
+        },
+      ],
+    });
+    await page.reload();
+    await page.getByText('What do you see now?').waitFor();
+  });
+});
