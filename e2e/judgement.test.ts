@@ -19,7 +19,7 @@ afterAll(() => stage.close());
 /** A new part of the van with its survey, opened at its routes. */
 async function surveyed(name: string, over: Partial<Survey>): Promise<void> {
   const survey: Survey = { ...PLAIN, finish: 'working', ...over };
-  const partId = `van.${name}`;
+  const partId = `van.${name.replaceAll(' ', '-')}`;
   const part = {
     partId,
     name,
@@ -54,16 +54,11 @@ describe('stories of a restorer', () => {
       criticality: ['pressure'],
       pits: 'deep',
       rust: 'D',
-      heatC: 110,
       finish: 'show',
     });
     for (const t of await titles()) expect(t).not.toMatch(/filler|stopper|putty/i);
-    await page
-      .locator('[data-refused="filler"]')
-      .first()
-      .getByText(/pressure|inspector/)
-      .first()
-      .waitFor();
+    const surfacer = page.locator('[data-refused="surfacer-2k"]');
+    await surfacer.getByRole('link', { name: 'finish.pressure-filler' }).waitFor();
   });
   it('a painted, rusty bracket is stripped and derusted; without the stripper the page names what stands and puts it back', async () => {
     await means(['bath', 'gun', 'air-fed-mask', 'heat']);
@@ -115,7 +110,7 @@ describe('stories of a restorer', () => {
     const kept = page.locator('article[data-way="keep"]').first();
     expect(await kept.innerText()).not.toMatch(/wire wheel|\bdisc\b|rotary bristle/);
     await kept.getByRole('button', { name: 'Edit steps' }).click();
-    await page.getByLabel('Put in').selectOption({ label: 'Strip: wire wheel' });
+    await page.getByLabel('Put in').selectOption({ label: 'Strip to sound metal: wire wheel' });
     await page.getByRole('button', { name: 'Put it in' }).click();
     await page.getByText('A matter of life and limb').waitFor();
     expect(await page.getByRole('button', { name: 'Set it against the rules' }).isDisabled()).toBe(true);

@@ -35,7 +35,7 @@ describe('can I coat this part, here, now, and until when?', () => {
       .evaluateAll((list) => list.map((e) => (e as HTMLElement).dataset['part']));
     const answer = await rows();
     expect(shown).toEqual(answer.map((r) => r.partId));
-    // Law of the order: unknown losses first, then known ones ascending (clocks.md 15).
+    // Law of the order: unknown losses first, then known ones ascending (docs/clocks.md 15).
     const running = answer
       .filter((r) => ['bare', 'closing', 'open', 'keyed', 'held'].includes(r.headline))
       .filter((r) => r.lostAtMs !== null && !r.isLossUnknown)
@@ -71,7 +71,7 @@ describe('can I coat this part, here, now, and until when?', () => {
     expect(await rowOf(page, 'pump.cylinder-block').getAttribute('data-state')).toBe('held');
     const text = await rowOf(page, 'pump.cylinder-block').innerText();
     expect(text).toMatch(/\+\d\.\d K of 3\.0 K above dew/);
-    expect(text).toMatch(/fit (\w{3} )?\d\d:\d\d–|no fit air forecast/);
+    expect(text).toMatch(/fit (\w{3} )?\d\d:\d\d–|no fit air forecast|marginal: /);
   });
   it('a coat in two touches: the ribbon starts its early span; undo takes it back', async () => {
     const page = await stage.desk();
@@ -87,7 +87,7 @@ describe('can I coat this part, here, now, and until when?', () => {
     const part = (await stage.app.call('GET', `/api/parts/${partId}`)).body;
     const coat = part.facts.find((f: any) => f.kind === 'coated');
     expect(coat.body).toMatchObject({ sheetId: expect.any(String), dftUm: expect.any(Number) });
-    // What the person saw when deciding is kept with it (decisions.md 11).
+    // What the person saw when deciding is kept with it (docs/decisions 11).
     const { rows: stored } = await stage.app.db.query<{ evidence: { headline: string } }>(
       'select evidence from fact where fact_id = $1',
       [coat.factId],

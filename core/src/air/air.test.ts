@@ -83,7 +83,7 @@ describe('psychrometer', () => {
   });
 });
 
-describe('the worked gate of calculations.md A', () => {
+describe('the worked gate of docs/calculations.md A', () => {
   // 14.2 °C, 78 %, surface 12.0; recomputed independently there.
   it('gives every figure', () => {
     const e = must(vapourHpa(14.2, 78));
@@ -98,7 +98,7 @@ describe('the worked gate of calculations.md A', () => {
     near(absoluteHumidityGM3(e, 14.2), 9.507, 0.0005);
     near(leastFitSurfaceC(14.2, 78), 13.418, 0.0005);
   });
-  // calculations.md A: the 3 K rule binds before 85 % when part = air.
+  // docs/calculations.md A: the 3 K rule binds before 85 % when part = air.
   it('binds at 80.9 % at 5 °C and 83.5 % at 25 °C', () => {
     near(rhAtDewMarginPct(5), 80.9, 0.1);
     near(rhAtDewMarginPct(25), 83.5, 0.1);
@@ -116,7 +116,7 @@ const LIMITS: AirLimits = {
 };
 
 describe('gates', () => {
-  // decisions.md 4: pass when slack − U ≥ 0, fail when slack + U < 0, else marginal.
+  // docs/decisions 4: pass when slack − U ≥ 0, fail when slack + U < 0, else marginal.
   it.each([
     [1, 1, 'pass'],
     [0.99, 1, 'marginal'],
@@ -191,7 +191,7 @@ describe('which readings may decide', () => {
     expect(readingTrust([at(0)], 30 * 60_000 + 1)).toBe('stale');
     expect(readingTrust([], 0)).toBe('none');
   });
-  // decisions.md 9: all channels identical for ≥ 2 h and ≥ 12 samples; hand entries exempt.
+  // docs/decisions 9: all channels identical for ≥ 2 h and ≥ 12 samples; hand entries exempt.
   it('stuck needs both two hours and twelve samples', () => {
     const every = (step: number, n: number): AirReading[] =>
       Array.from({ length: n }, (_, i) => at(i * step));

@@ -37,7 +37,7 @@ export interface ActInput {
   readonly face: FaceState;
   readonly headline: Headline;
   readonly nowMs: number;
-  /** Application, flash and turn-over of the next coat, minutes (clocks.md 8). */
+  /** Application, flash and turn-over of the next coat, minutes (docs/clocks.md 8). */
   readonly leadMinutes: number;
   /** Predicted spans in which the air lets the next coat go on. */
   readonly fit: readonly Span[];

@@ -110,7 +110,7 @@ export interface UntilTouch {
   readonly touchMs: number | null;
 }
 
-/** Second, predicted gate: does the dew margin hold until touch-dry? A predicted fail is marginal (decisions.md 4). */
+/** Second, predicted gate: does the dew margin hold until touch-dry? A predicted fail is marginal (docs/decisions 4). */
 export function holdsUntilTouch(
   track: readonly SurfaceStretch[],
   limits: AirLimits,

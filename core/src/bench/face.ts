@@ -55,7 +55,7 @@ export interface BareState {
   readonly remedy: ReturnType<typeof remedyWhenOut>;
 }
 
-/** Everything derived about one face at `nowMs` (decisions.md 7). */
+/** Everything derived about one face at `nowMs` (docs/decisions 7). */
 export interface FaceState {
   readonly face: Face;
   readonly coats: readonly CoatState[];

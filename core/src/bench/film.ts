@@ -9,7 +9,7 @@ import { judgeFilm } from '../film/judgeFilm.ts';
 import { measuredCoats, type MeasuredCoat } from '../film/measured.ts';
 import { originMs, type Fact, type FactOf, type TestKind } from './facts.ts';
 
-/** Stages a passed test shows to be reached (clocks.md 12): never max recoat, pot life, flash rust or service. */
+/** Stages a passed test shows to be reached (docs/clocks.md 12): never max recoat, pot life, flash rust or service. */
 export const TEST_SHOWS: Readonly<Record<TestKind, readonly Stage[]>> = {
   tack: ['touch'],
   'thumb-twist': ['touch', 'minRecoat', 'handle'],
@@ -166,7 +166,7 @@ function stageEdge(
   };
 }
 
-/** A baked finish dries to the touch in air by its sheet but cures only by a logged heat event (clocks.md 14). */
+/** A baked finish dries to the touch in air by its sheet but cures only by a logged heat event (docs/clocks.md 14). */
 function bakeEdges(input: FilmInput, t0Ms: number): CoatState['edges'] {
   const bake = input.baked.find((b) => originMs(b) >= t0Ms);
   const atMs = bake ? originMs(bake) : null;

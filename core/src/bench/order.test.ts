@@ -14,7 +14,7 @@ const row = (over: Partial<Orderable>): Orderable => ({
 });
 const order = (...rows: Orderable[]): string[] => [...rows].sort(compareLoss).map((r) => r.partId);
 
-/** clocks.md 15 and decisions.md 7. */
+/** docs/clocks.md 15 and docs/decisions 7. */
 describe('lost first', () => {
   it('unknown above known, known by its edge, then what waits, then what is lost already', () =>
     expect(

@@ -21,14 +21,14 @@ export type BareLimit =
   | { readonly kind: 'none' }
   | { readonly kind: 'unknown' };
 
-/** Flash-rust limit by the humidity felt at the part (clocks.md 13; common practice, no published source). */
+/** Flash-rust limit by the humidity felt at the part (docs/clocks.md 13; common practice, no published source). */
 export const FLASH_RUST_HOURS: readonly (readonly [rhPct: number, hours: number])[] = [
   [50, 8],
   [65, 4],
   [80, 2],
   [85, 1],
 ];
-/** Blasted steel and iron: never longer than this (trade; decisions.md 1). */
+/** Blasted steel and iron: never longer than this (trade; docs/decisions 1). */
 export const BLASTED_CAP_H = 4;
 
 const FERROUS: readonly Substrate[] = [
@@ -40,7 +40,7 @@ const FERROUS: readonly Substrate[] = [
   'timber-backed-steel',
 ];
 
-/** The limit for a substrate as prepared. Zinc, magnesium and copper: unknown, ask (decisions.md 1). */
+/** The limit for a substrate as prepared. Zinc, magnesium and copper: unknown, ask (docs/decisions 1). */
 export function bareLimit(
   substrate: Substrate,
   prep: BarePrep,

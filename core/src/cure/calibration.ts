@@ -11,7 +11,7 @@ export const CALIBRATION_RANGE = [0.5, 2] as const;
 /**
  * The shop's own rate of a product: the geometric mean of 1/p over tests that contradict the sheet (reached before
  * p = 1, or not yet after it), clamped to 0.5–2; 1 with fewer than three. Recomputed from all facts, so that order and
- * corrections do not matter (clocks.md 12).
+ * corrections do not matter (docs/clocks.md 12).
  */
 export function shopRate(
   points: readonly CalibrationPoint[],

@@ -26,7 +26,7 @@ const clock = (track: readonly SurfaceStretch[], over: Partial<ClockInput> = {})
 });
 
 describe('a sheet’s times at temperatures', () => {
-  // clocks.md 1, worked example, recomputed independently there.
+  // docs/clocks.md 1, worked example, recomputed independently there.
   it.each([
     [10, 16],
     [20, 7],
@@ -48,7 +48,7 @@ describe('a sheet’s times at temperatures', () => {
       0.006,
     );
   });
-  // ASTM C1074 equivalent age, Q = 5000 K, Ts = 293.15 K (published form; values of calculations.md C).
+  // ASTM C1074 equivalent age, Q = 5000 K, Ts = 293.15 K (published form; values of docs/calculations.md C).
   it.each([
     [5, 0.3986],
     [10, 0.5475],

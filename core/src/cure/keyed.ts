@@ -1,6 +1,6 @@
 import { DAY_MS } from '../base/time.ts';
 
-/** A key (abraded surface) lasts this long at most (clocks.md 9; common practice, no published source). */
+/** A key (abraded surface) lasts this long at most (docs/clocks.md 9; common practice, no published source). */
 export const KEY_LASTS_MS = DAY_MS;
 
 export interface KeyInput {

@@ -93,7 +93,7 @@ function flat(fromC: number, toC: number, kind: 'constant' | 'unknown', perHour:
   return { fromC, toC, kind, perHour, knots: null };
 }
 
-/** Antiderivative of the rate over temperature: e^(−a)·K·e^(−x)·(1 − x·e^x·E1(x)), x = E/RK (clocks.md 3). */
+/** Antiderivative of the rate over temperature: e^(−a)·K·e^(−x)·(1 − x·e^x·E1(x)), x = E/RK (docs/clocks.md 3). */
 function antiderivative(s: ArrheniusSegment, tempC: number): number {
   const k = kFromC(tempC);
   return (k / segmentHours(s, tempC)) * (1 - scaledE1(s.eOverRK / k));

@@ -7,7 +7,7 @@ export interface StackLayer {
 }
 
 /**
- * How much slower a stack of merged layers dries through: max(1, ΣWFT/nominal)^n (clocks.md 10; common practice, no
+ * How much slower a stack of merged layers dries through: max(1, ΣWFT/nominal)^n (docs/clocks.md 10; common practice, no
  * published source). Applies to min recoat, handle, sand and service; never to touch, max recoat or pot life.
  */
 export function stackFactor(layers: readonly StackLayer[]): number {

@@ -84,11 +84,11 @@ describe('which window applies', () => {
   });
 });
 
-describe('edges lean to the safe side (clocks.md 6)', () => {
+describe('edges lean to the safe side (docs/clocks.md 6)', () => {
   it('opens at surface −2 K and shuts at the warmer of surface and air, +2 K', () => {
     const [i] = laidFor(steady(20));
     near(hoursFromT0(i!.from.nominalMs), 7, 0.001);
-    near(hoursFromT0(i!.from.worstMs), 8.221, 0.001); // the sheet's time at 18 °C, clocks.md 1
+    near(hoursFromT0(i!.from.worstMs), 8.221, 0.001); // the sheet's time at 18 °C, docs/clocks.md 1
     near(hoursFromT0(i!.to!.nominalMs), 48, 0.001);
     expect(hoursFromT0(i!.to!.worstMs)).toBeLessThan(48);
     const warmAir = steady(20).map((s) => ({ ...s, airFromC: 28, airToC: 28 }));
@@ -145,7 +145,7 @@ describe('spans of a ribbon', () => {
     for (let i = 1; i < spans.length; i++) expect(spans[i]!.fromMs).toBe(spans[i - 1]!.toMs);
     expect(spans[spans.length - 1]!.toMs).toBe(T0 + 400 * H);
   });
-  // clocks.md 11.
+  // docs/clocks.md 11.
   it('closing is the last 2 h or 20 % capped at 24 h, or from now when it shuts before the next session', () => {
     near(hoursFromT0(closingFromMs(T0, T0 + 5 * H, T0, null)), 3, 1e-9);
     near(hoursFromT0(closingFromMs(T0, T0 + 50 * H, T0, null)), 40, 1e-9);
@@ -155,7 +155,7 @@ describe('spans of a ribbon', () => {
   });
 });
 
-describe('suspect film (clocks.md 7; decisions.md 5)', () => {
+describe('suspect film (docs/clocks.md 7; docs/decisions 5)', () => {
   const until = (h: number) => T0 + h * H;
   it('more than 24 h contiguous below the cure minimum', () => {
     expect(firstSuspicion([span(0, 30, 3)], T0, until(30), 5)).toMatchObject({
@@ -175,7 +175,7 @@ describe('suspect film (clocks.md 7; decisions.md 5)', () => {
   });
 });
 
-describe('stacked coats (clocks.md 10)', () => {
+describe('stacked coats (docs/clocks.md 10)', () => {
   it('slows by summed film over nominal to the exponent, and never speeds up', () => {
     const s = sheet({ stackExponent: 1.5 });
     near(
@@ -206,7 +206,7 @@ describe('stacked coats (clocks.md 10)', () => {
   });
 });
 
-describe('a key (clocks.md 9)', () => {
+describe('a key (docs/clocks.md 9)', () => {
   const key: KeyInput = {
     abradedAtMs: T0,
     how: 'dry',
@@ -226,7 +226,7 @@ describe('a key (clocks.md 9)', () => {
   });
 });
 
-describe('bare metal (clocks.md 13, common practice)', () => {
+describe('bare metal (docs/clocks.md 13, common practice)', () => {
   const limit = bareLimit('steel-plate', 'abraded');
   it.each([
     [50, 8],
@@ -257,7 +257,7 @@ describe('bare metal (clocks.md 13, common practice)', () => {
   });
 });
 
-describe('a shop’s own rate (clocks.md 12)', () => {
+describe('a shop’s own rate (docs/clocks.md 12)', () => {
   const p = (predictedProgress: number, reached = true) => ({
     productId: 'epoxy',
     predictedProgress,
@@ -275,7 +275,7 @@ describe('a shop’s own rate (clocks.md 12)', () => {
     expect(shopRate([p(1.2), p(0.7, false), p(3)], 'epoxy').n).toBe(0));
 });
 
-describe('a mix (clocks.md 2)', () => {
+describe('a mix (docs/clocks.md 2)', () => {
   it('runs induction inside pot life; heat shortens it, cold never lengthens it past the sheet', () => {
     const s = sheet({
       stages: {

@@ -36,7 +36,7 @@ function matches(pattern: string, follower: ProductSheet): boolean {
   return pattern === '*' || pattern === follower.productId || pattern === `binder:${follower.binder}`;
 }
 
-/** What the coat's sheet says of this follower (clocks.md 5; decisions.md 2). Null follower: any unlisted one. */
+/** What the coat's sheet says of this follower (docs/clocks.md 5; docs/decisions 2). Null follower: any unlisted one. */
 export function windowRule(sheet: ProductSheet, follower: ProductSheet | null): WindowRule {
   if (follower && sheet.forbidden.some((p) => matches(p, follower)))
     return { kind: 'forbidden', reason: 'sheet-forbids' };
@@ -104,7 +104,7 @@ export function minEdge(film: Film, edge: WindowEdge): Edge {
   return { nominalMs: nominal.atMs, worstMs: cold.atMs, bestMs: warm.atMs, isUnknown: cold.isUnknown };
 }
 
-/** A shutting edge: worst is the warm lean (the warmer of surface and air, +2 K); capped in wall time (clocks.md 6). */
+/** A shutting edge: worst is the warm lean (the warmer of surface and air, +2 K); capped in wall time (docs/clocks.md 6). */
 export function maxEdge(film: Film, edge: WindowEdge): Edge {
   const table = edgeTable(film.sheet, edge);
   const capH = Math.min(
@@ -136,7 +136,7 @@ export interface RibbonSpan extends Span {
   readonly prep: Prep;
 }
 
-/** Closing: the last of the interval — 2 h or 20 % of it, capped at 24 h (clocks.md 11) — or from now on, when it shuts before the next session. */
+/** Closing: the last of the interval — 2 h or 20 % of it, capped at 24 h (docs/clocks.md 11) — or from now on, when it shuts before the next session. */
 export function closingFromMs(
   openMs: number,
   shutMs: number,

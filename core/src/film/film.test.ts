@@ -12,7 +12,7 @@ const near = (got: number, want: number, tol: number): void =>
   expect(Math.abs(got - want)).toBeLessThanOrEqual(tol);
 
 describe('spreading and wet film', () => {
-  it('60 % at 75 µm spreads 8 m²/L (calculations.md D, recomputed by hand: 600/75)', () =>
+  it('60 % at 75 µm spreads 8 m²/L (docs/calculations.md D, recomputed by hand: 600/75)', () =>
     near(must(spreadingM2L(60, 75)), 8, 1e-12));
   it('100 % at 1 mil spreads 1604.17 ft²/US gal (published constant of makers’ sheets; here by unit conversion)', () => {
     const m2L = must(spreadingM2L(100, UM_PER_MIL));
@@ -46,7 +46,7 @@ const JOB: PaintJob = {
 };
 
 describe('paint for an area', () => {
-  it('4.2 m², 75 µm, 60 %, TE .65, Rz 50: 1.1667 L mixed, 1.2833 L sprayed at 10 % (calculations.md D)', () => {
+  it('4.2 m², 75 µm, 60 %, TE .65, Rz 50: 1.1667 L mixed, 1.2833 L sprayed at 10 % (docs/calculations.md D)', () => {
     const n = must(paintNeed(JOB));
     near(n.mixedL, 1.1667, 5e-5);
     near(n.sprayedL, 1.2833, 5e-5);

@@ -34,7 +34,7 @@ export interface PaintNeed {
 }
 
 /**
- * Paint for coats on an area, litres: A·(DFT + ⅔·Rz on the first coat)/(10·VS·TE)·shape (calculations.md D). Dead volume
+ * Paint for coats on an area, litres: A·(DFT + ⅔·Rz on the first coat)/(10·VS·TE)·shape (docs/calculations.md D). Dead volume
  * is dry film. Refuses impossible areas, films, solids and thinner by field.
  */
 export function paintNeed(job: PaintJob): Result<PaintNeed, OutOfRange> {

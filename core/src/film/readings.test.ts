@@ -54,7 +54,7 @@ describe('statistics of readings', () => {
   });
 });
 
-// Worked by hand from the rule as given in calculations.md D (ISO 19840:2012, from memory).
+// Worked by hand from the rule as given in docs/calculations.md D (ISO 19840:2012, from memory).
 describe('ISO 19840, nominal 100 µm', () => {
   const judge = (readingsUm: readonly number[], over: { maxUm?: number; areaM2?: number } = {}) =>
     acceptIso19840({ readingsUm, nominalUm: 100, maxUm: over.maxUm ?? null, areaM2: over.areaM2 ?? 1 });
@@ -86,7 +86,7 @@ describe('ISO 19840, nominal 100 µm', () => {
   it('says where to measure again', () => expect(judge([100, 78, 110, 120, 320]).again).toEqual([1, 4]));
 });
 
-// Worked by hand from SSPC-PA 2 as given in calculations.md D (from memory).
+// Worked by hand from SSPC-PA 2 as given in docs/calculations.md D (from memory).
 describe('SSPC-PA 2, 80 to 120 µm', () => {
   const spots = (...means: number[]) => means.map((m) => [m - 6, m, m + 6]);
   const judge = (

@@ -7,7 +7,7 @@ const near = (got: number, want: number, tol: number): void =>
   expect(Math.abs(got - want)).toBeLessThanOrEqual(tol);
 const CUP = { bottomMm: 70, topMm: 90, heightMm: 110 };
 
-describe('a tapered cup, 70 to 90 mm over 110 mm (values of calculations.md E, recomputed independently there)', () => {
+describe('a tapered cup, 70 to 90 mm over 110 mm (values of docs/calculations.md E, recomputed independently there)', () => {
   it('holds 555.80 mL', () => near(cupFullMl(CUP), 555.8, 0.005));
   it.each([
     [200, 46.2],

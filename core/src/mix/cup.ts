@@ -32,7 +32,7 @@ export function cupVolumeMl(c: CupShape, heightMm: number): number {
 }
 export const cupFullMl = (c: CupShape): number => cupVolumeMl(c, c.heightMm);
 
-/** Height at which a volume stands, mm: k = (r1 − r0)/H, h = (∛(r0³ + 3kV/π) − r0)/k (calculations.md E). Refuses more than the cup holds. */
+/** Height at which a volume stands, mm: k = (r1 − r0)/H, h = (∛(r0³ + 3kV/π) − r0)/k (docs/calculations.md E). Refuses more than the cup holds. */
 export function cupHeightMm(c: CupShape, volumeMl: number): Result<number, OutOfRange> {
   const full = cupFullMl(c);
   const wrong = firstOutOfRange([['volumeMl', volumeMl, 0, full * (1 + 1e-12), 'mL']]);

@@ -86,7 +86,7 @@ describe('amounts', () => {
     expect(batchFromTins(recipe(), 100, 0)).toMatchObject({ ok: false, error: { field: 'bLeftMl' } });
     expect(batchOfMixed(recipe(), 0)).toMatchObject({ ok: false, error: { field: 'mixedMl' } });
   });
-  it('4:1 read to a millilitre within 5 % needs 100 mL (calculations.md E); 1:1 needs 40', () => {
+  it('4:1 read to a millilitre within 5 % needs 100 mL (docs/calculations.md E); 1:1 needs 40', () => {
     near(must(smallestBatchMl(0.25, 1, 0.05)), 100, 1e-9);
     near(must(smallestBatchMl(1, 1, 0.05)), 40, 1e-9);
     near(must(smallestBatchMl(4, 1, 0.05)), 100, 1e-9);

@@ -161,7 +161,7 @@ export function repairOverPour(r: Recipe, poured: Poured): Result<Repair, OutOfR
 
 /**
  * Smallest batch whose ratio can be trusted, mL of A + B: (n + 1)·δ/ε, where the smaller part is one of n + 1, read to
- * ±δ mL and wanted to a share ε of itself (calculations.md E). One-packs have none.
+ * ±δ mL and wanted to a share ε of itself (docs/calculations.md E). One-packs have none.
  */
 export function smallestBatchMl(bPerA: number, readToMl: number, share: number): Result<number, OutOfRange> {
   const wrong = firstOutOfRange([

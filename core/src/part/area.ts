@@ -148,7 +148,7 @@ export function totalAreaM2(pieces: readonly Pieces[], castingFactor = 1): Resul
   return ok(sum * castingFactor);
 }
 
-/** Area from mass and wall, both sides of a thin shell: A = 2m/(ρt) (calculations.md D). kg, mm, kg/m³ → m². */
+/** Area from mass and wall, both sides of a thin shell: A = 2m/(ρt) (docs/calculations.md D). kg, mm, kg/m³ → m². */
 export function areaFromMassM2(
   massKg: number,
   thicknessMm: number,

@@ -77,7 +77,7 @@ function kindDoubts(s: Survey, doubt: Doubt): void {
 
 /**
  * Doubts about a survey. `densityKgM3` of its metal checks mass against area and thickness: a thin-walled part's area is
- * about 2m/(ρt) (calculations.md D), and a factor of ten apart is a slip of the decimal point.
+ * about 2m/(ρt) (docs/calculations.md D), and a factor of ten apart is a slip of the decimal point.
  */
 export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
   const out: SurveyDoubt[] = [];

@@ -28,7 +28,7 @@ export interface ArrheniusSegment {
 
 /** Beyond the listed range by more than this the stage is unknown. */
 export const EXTRAPOLATE_K = 10;
-/** A single listed point with a class activation energy reaches this far either way (clocks.md 1 works its example to 15 K). */
+/** A single listed point with a class activation energy reaches this far either way (docs/clocks.md 1 works its example to 15 K). */
 export const ONE_POINT_REACH_K = 15;
 
 export interface FittedCurve {

@@ -28,7 +28,7 @@ const build = (
 const kinds = (s: Partial<Survey>, methods?: readonly Method[], layers?: string): string[] =>
   build(s, methods, layers).map((x) => (x.what === undefined ? x.kind : `${x.kind}:${x.what}`));
 
-/** The order of work is trade.md 2 (common practice, no published source). */
+/** The order of work is docs/trade.md 2 (common practice, no published source). */
 describe('a choice written out as steps', () => {
   it('a plain bracket: degrease, blast, dust off, look, prime, finish, cure', () =>
     expect(kinds({})).toEqual([

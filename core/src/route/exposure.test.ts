@@ -3,7 +3,7 @@ import { coatsFor, leastCoats, leastFilm, LEAST_FILM_UM, LIFE_YEARS, lifeOf } fr
 import { anodicGapV } from './galvanic.ts';
 import { given } from './test/given.ts';
 
-/** ISO 12944-5:2018 tables C.2–C.5 for blast-cleaned carbon steel, quoted from memory (calculations.md D). */
+/** ISO 12944-5:2018 tables C.2–C.5 for blast-cleaned carbon steel, quoted from memory (docs/calculations.md D). */
 const TABLE: readonly (readonly [
   system: keyof typeof LEAST_FILM_UM,
   category: 'C2' | 'C3' | 'C4' | 'C5',

@@ -1,6 +1,6 @@
 import type { Tool } from '../products/traits.ts';
 
-/** Steps of a route in the order of the work (trade.md 2). */
+/** Steps of a route in the order of the work (docs/trade.md 2). */
 export const STEP_KINDS = [
   'record',
   'gate',

@@ -54,7 +54,7 @@ const SYSTEMS: readonly (readonly [primers: readonly string[], finishes: readonl
   [['red-lead'], ['linseed', 'enamel']],
   [['chromate-primer'], ['enamel', 'engine']],
 ];
-/** Finish coats as the trade lays them: two of gloss, three of enamel, two metallic and two clear (trade.md 5; common practice). */
+/** Finish coats as the trade lays them: two of gloss, three of enamel, two metallic and two clear (docs/trade.md 5; common practice). */
 const FINISH_COATS: Readonly<Record<string, number>> = {
   enamel: 3,
   'engine-enamel': 3,

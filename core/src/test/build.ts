@@ -3,7 +3,7 @@ import { HOUR_MS } from '../base/time.ts';
 import type { SurfaceSource, SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 
-/** Builders for tests only: a sheet with the worked example of clocks.md 1, and simple tracks. */
+/** Builders for tests only: a sheet with the worked example of docs/clocks.md 1, and simple tracks. */
 export const T0 = Date.UTC(2026, 2, 5, 18, 0, 0);
 
 export const EXAMPLE_POINTS = [

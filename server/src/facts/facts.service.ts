@@ -202,7 +202,7 @@ async function judgeCoat(deps: Deps, f: FactInput): Promise<void> {
   }
 }
 
-/** Held is here because a gate that is not a clear pass goes into the ledger with its reason (decisions.md 4). */
+/** Held is here because a gate that is not a clear pass goes into the ledger with its reason (docs/decisions 4). */
 const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early', 'held'] as const;
 
 function refusal(face: FaceResult, productId: string): string | null {

@@ -51,13 +51,13 @@ describe('what is a matter of life and limb', () => {
 
 describe('a look at the bare metal', () => {
   it('is kept, shown with the part, and what is seen holds against a route set after it', async () => {
-    const rusty: Survey = { ...survey, rust: 'C' };
+    const rusty: Survey = { ...survey, rust: 'C', category: 'C4' };
     const route = adviceFor(rusty).routes.find((r) => r.way === 'hand')!;
     expect((await post(surveyed('pump.looked', rusty), set('pump.looked', route.steps))).status).toBe(201);
     expect((await partOf('pump.looked')).seen).toBeNull();
-    const seen = { rust: 'firm', paint: 'none', water: 'breaks' };
+    const seen = { rust: 'pits', paint: 'patches', water: 'breaks' };
     const r = await post(
-      factInput('stripped', 'pump.looked', -0.5, { method: 'wire' }),
+      factInput('stripped', 'pump.looked', -0.5, { method: 'wire-wheel' }),
       factInput('inspected', 'pump.looked', -0.4, { seen }),
     );
     expect([r.status, r.body]).toMatchObject([201, {}]);

@@ -311,7 +311,7 @@ function lastCoatOf(part: PartDetail, sheetId: string) {
   return (coats.find((c) => c.body.sheetId === sheetId) ?? coats[0])?.body;
 }
 
-/** What was on the page when the person decided: kept in the fact, never read by derivation (decisions.md 11). */
+/** What was on the page when the person decided: kept in the fact, never read by derivation (docs/decisions 11). */
 function evidenceOf(part: PartDetail, face: FaceView, gates: GateVerdict | null): Record<string, unknown> {
   const { airC, rhPct, surfaceC, dewPointC, basis, trust } = part.conditions;
   return {

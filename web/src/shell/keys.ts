@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { useDialogs } from '../state/dialogs.ts';
 import { useFocusPart } from '../state/focusPart.ts';
 
-/** After `g`: where to. Letters of places still to come are kept free (decisions.md 22). */
+/** After `g`: where to. Letters of places still to come are kept free (docs/decisions 22). */
 export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> = {
   b: { to: '/', word: 'Bench' },
   m: { to: '/machines', word: 'Machines' },

@@ -60,8 +60,15 @@ export const isSoaked = (s: Survey): boolean =>
 
 const OXIDES: readonly string[] = ['aluminium', 'zinc', 'copper', 'magnesium'];
 
-/** What the survey says stands on the part, at worst where it does not say. Pure. */
+const seeds = new WeakMap<Survey, Surface>();
+/** What the survey says stands on the part, at worst where it does not say. One object for one survey, so that walks are shared. */
 export function seedSurface(s: Survey): Surface {
+  let seed = seeds.get(s);
+  if (!seed) seeds.set(s, (seed = seeded(s)));
+  return seed;
+}
+
+function seeded(s: Survey): Surface {
   const ferrous = isFerrous(s);
   const [loose, tight, pits] = ferrous ? RUST[s.rust] : [0, 0, 0];
   const [sound, flaking] = paintOf(s);

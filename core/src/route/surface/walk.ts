@@ -80,8 +80,33 @@ export function reseeded(from: Surface, seen: Seen): Surface {
   return { ...from, amounts };
 }
 
-/** The surface after one step. */
+/** Steps that change the metal; the rest leave it as it is. */
+const CHANGING: readonly RouteStep['kind'][] = [
+  'degrease',
+  'strip',
+  'pretreat',
+  'refer',
+  'abrade',
+  'wash',
+  'dry',
+];
+const walked = new WeakMap<Surface, Map<string, Surface>>();
+
+/**
+ * The surface after one step. A surface comes of one survey alone, so what a step makes of it is kept with it: hundreds of
+ * routes share the beginnings of their preparation.
+ */
 export function afterStep(from: Surface, step: RouteStep, s: Survey): Surface {
+  if (!CHANGING.includes(step.kind)) return from;
+  let next = walked.get(from);
+  if (!next) walked.set(from, (next = new Map<string, Surface>()));
+  const key = `${step.kind} ${step.what ?? ''}`;
+  let at = next.get(key);
+  if (!at) next.set(key, (at = stepped(from, step, s)));
+  return at;
+}
+
+function stepped(from: Surface, step: RouteStep, s: Survey): Surface {
   switch (step.kind) {
     case 'degrease':
       return step.what === 'glue'

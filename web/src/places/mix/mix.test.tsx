@@ -209,7 +209,7 @@ describe('cups', () => {
     expect(ys.length).toBe(3);
     expect(ys[0]! - ys[1]!).toBeGreaterThanOrEqual(17.9);
     expect(ys[1]! - ys[2]!).toBeGreaterThanOrEqual(17.9);
-    // The first mark stands at 46.2 mm of 110 (calculations.md E) on 226 px.
+    // The first mark stands at 46.2 mm of 110 (docs/calculations.md E) on 226 px.
     const lines = [...container.querySelectorAll('path')].map((p) => p.getAttribute('d')!);
     const at = 242 - (226 / 110) * 46.2;
     expect(lines.some((d) => Math.abs(Number(/^M[\d.]+ ([\d.]+)H/.exec(d)?.[1]) - at) < 0.05)).toBe(true);

@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
-import { familiesOf, RULES, type Rule } from '@calvetta/core';
+import { familiesOf, RULES, type Family, type Matter, type Rule } from '@calvetta/core';
 import {
   BINDER_WORDS,
+  MATTER_WORDS,
   RULE_WORDS,
   SEVERITY_WORDS,
   SOURCE_KIND_WORDS,
@@ -15,6 +16,7 @@ import { ApiError, sendSheet } from '../../api/client.ts';
 import { useSheets } from '../../api/queries.ts';
 import { useNotices } from '../../state/notices.ts';
 import { useUnits } from '../../ui/useUnits.ts';
+import { ActsTable } from './ActsTable.tsx';
 
 /** Rules, families and formulas, each with an address of its own, so that a reason can point at it. */
 export default function ReferencePlace() {
@@ -58,6 +60,7 @@ export default function ReferencePlace() {
           );
         })}
       </section>
+      <ActsTable />
       <Families />
       <section aria-label="Formulas">
         <h2 className="text-[20px]">Formulas</h2>
@@ -90,6 +93,22 @@ function RuleRow({ rule, isWanted }: { readonly rule: Rule; readonly isWanted: b
   );
 }
 
+/** What a first coat asks of iron and steel. */
+const wants = ({ traits: t }: Family): string =>
+  t.bareMetals.length === 0
+    ? ''
+    : [
+        t.leastClean,
+        t.profileUm ? `${t.profileUm.min}–${t.profileUm.max} µm` : '',
+        Object.keys(t.tolerates).length > 0
+          ? `over ${Object.entries(t.tolerates)
+              .map(([m, much]) => `${MATTER_WORDS[m as Matter]}${much === 'traces' ? ' (traces)' : ''}`)
+              .join(', ')}`
+          : '',
+      ]
+        .filter(Boolean)
+        .join('; ');
+
 function Families() {
   const sheets = useSheets();
   const units = useUnits();
@@ -103,7 +122,7 @@ function Families() {
         <table className="w-full text-left text-[14px]">
           <thead className="figure text-[13px] text-quiet">
             <tr>
-              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'sheet'].map((h) => (
+              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'wants', 'sheet'].map((h) => (
                 <th key={h} className="py-1 pr-3 font-medium">
                   {h || 'family'}
                 </th>
@@ -125,6 +144,7 @@ function Families() {
                 <td className="figure pr-3 whitespace-nowrap">{units.temp(f.traits.heatMaxC, 0)}</td>
                 <td className="pr-3">{f.traits.holdsSun ? 'yes' : 'no'}</td>
                 <td className="pr-3">{f.traits.bareMetals.join(', ') || '—'}</td>
+                <td className="pr-3">{wants(f)}</td>
                 <td className="text-[13px] text-quiet">
                   {f.sheet.source}{' '}
                   {stored.has(f.sheet.sheetId) ? (
