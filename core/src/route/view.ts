@@ -44,7 +44,7 @@ export interface RouteView {
   /** Neighbouring coats of different steps, below first. */
   readonly pairs: readonly (readonly [CoatView, CoatView])[];
   readonly unknownFamilies: readonly string[];
-  /** The surface before each step, and after the last. */
+  /** The surface before each step, and after the last; coats change it no more, so it may end with the preparation. */
   readonly through: () => readonly Surface[];
   /** What the first coat meets, walked through the steps from what the survey found; worked out when first asked for. */
   readonly surface: () => Surface;
@@ -56,14 +56,14 @@ export const settled = (s: Survey): Survey => {
   return hardened === s.hardened ? s : { ...s, hardened };
 };
 
-/** Reads a route once. `seen`: what the inspection found; `under`: the surface under the first coat, where it is known already. */
+/** Reads a route once. `seen`: what the inspection found; `already`: the surfaces, where the preparation was walked before. */
 export function viewOf(
   asked: Survey,
   means: ShopMeans,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
   seen?: Seen,
-  under?: Surface,
+  already?: readonly Surface[],
 ): RouteView {
   const survey = settled(asked);
   const methods: Method[] = [];
@@ -94,7 +94,7 @@ export function viewOf(
     }
   }
   const paint = coats.filter((c) => c.kind !== 'cavity');
-  let walked: readonly Surface[] | undefined;
+  let walked = already;
   const through = (): readonly Surface[] => (walked ??= surfacesThrough(survey, steps, seen));
   return {
     survey,
@@ -110,7 +110,10 @@ export function viewOf(
     pairs: paint.slice(1).map((c, i) => [paint[i]!, c] as const),
     unknownFamilies,
     through,
-    surface: () => under ?? through()[paint[0]?.index ?? steps.length]!,
+    surface: () => {
+      const at = through();
+      return at[Math.min(paint[0]?.index ?? steps.length, at.length - 1)]!;
+    },
   };
 }
 

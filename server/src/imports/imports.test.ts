@@ -176,7 +176,7 @@ describe('other formats', () => {
     const old = {
       ...now,
       format: 'calvetta-shop/1',
-      facts: surveys.map((f) => ({ ...f, body: before(f.body as Record<string, unknown>) })),
+      facts: surveys.map((f) => ({ ...f, body: before(f.body) })),
     };
     const other = await startTestApp({ shop: null });
     try {

@@ -91,8 +91,8 @@ export interface Ready {
   readonly sequence: Sequence;
   readonly steps: readonly RouteStep[];
   readonly takes: Takes;
-  /** What the first coat will meet. */
-  readonly surface: Surface;
+  /** The surface before each of its steps and after the last. */
+  readonly through: readonly Surface[];
   readonly grip: number;
   readonly keeps: boolean;
   readonly preferences: number;
@@ -187,7 +187,7 @@ function readyOf(z: ZoneInput, q: Sequence): Ready | null {
     preferences -
     takes.hours / (1 + (survey.areaM2 ?? UNKNOWN_AREA_M2)) -
     takes.waitHours / (24 * 30);
-  return { sequence: q, steps, takes, surface: v.surface(), grip, keeps, preferences, worth };
+  return { sequence: q, steps, takes, through: v.through(), grip, keeps, preferences, worth };
 }
 
 export interface Found {

@@ -81,7 +81,7 @@ function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): R
     const isFresh = c.laid.about.some((a) => !tally.isAllowed(a));
     if (known && !isFresh && known.twins.length >= MOST_TWINS) continue;
     if (!known && !isFresh && (pairsOf.get(c.way) ?? 0) >= MOST_PAIRS) continue;
-    const v = viewOf(z.survey, z.means, stepsOf(c), z.families, undefined, c.ready.surface);
+    const v = viewOf(z.survey, z.means, stepsOf(c), z.families, undefined, c.ready.through);
     const hindrance = firstHindrance(v, z.rules.routeRefusing);
     if (hindrance) {
       tally.refuse(c.laid.about, v, hindrance, z.rules.routeRefusing, 2);

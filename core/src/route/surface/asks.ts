@@ -50,6 +50,25 @@ export function askOf(
   category: Category = s.category,
   blastsLater = false,
 ): SurfaceAsk {
+  let ofSurvey = asked.get(s);
+  if (!ofSurvey) asked.set(s, (ofSurvey = new Map<Family, Map<string, SurfaceAsk>>()));
+  let ofFamily = ofSurvey.get(family);
+  if (!ofFamily) ofSurvey.set(family, (ofFamily = new Map<string, SurfaceAsk>()));
+  const key = `${category}${keeps}${blastsLater}`;
+  let ask = ofFamily.get(key);
+  if (!ask) ofFamily.set(key, (ask = worked(family, s, keeps, category, blastsLater)));
+  return ask;
+}
+/** Hundreds of routes over one survey begin with the same few coats. */
+const asked = new WeakMap<Survey, Map<Family, Map<string, SurfaceAsk>>>();
+
+function worked(
+  family: Family,
+  s: Survey,
+  keeps: boolean,
+  category: Category,
+  blastsLater: boolean,
+): SurfaceAsk {
   const { traits, sheet } = family;
   const isFerrous = ['steel', 'iron'].includes(metalOf(s.substrate));
   const isImmersed = category === 'immersed';

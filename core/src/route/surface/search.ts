@@ -36,7 +36,12 @@ export const mayWarmOut = (s: Survey): boolean =>
   s.plating !== 'cadmium';
 
 /** The surface after what is always done first: degreased, glue off. */
-const opened = (s: Survey): Surface => washed(afterDegrease(seedSurface(s)), GLUE_OFF);
+function opened(s: Survey): Surface {
+  let at = openedBy.get(s);
+  if (!at) openedBy.set(s, (at = washed(afterDegrease(seedSurface(s)), GLUE_OFF)));
+  return at;
+}
+const openedBy = new WeakMap<Survey, Surface>();
 
 /** Whether bare metal still wants a brush of abrasive before paint: a glaze, no profile, no key. */
 export function wantsAbrading(at: Surface, s: Survey): boolean {
@@ -199,6 +204,16 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
  * taken from; null: one of them may not begin.
  */
 export function endOf(s: Survey, acts: readonly ActId[], abrades: boolean): Surface | null {
+  let known = ends.get(s);
+  if (!known) ends.set(s, (known = new Map<string, Surface | null>()));
+  const key = `${acts.join()}${abrades}`;
+  let end = known.get(key);
+  if (end === undefined) known.set(key, (end = walkedEnd(s, acts, abrades)));
+  return end;
+}
+const ends = new WeakMap<Survey, Map<string, Surface | null>>();
+
+function walkedEnd(s: Survey, acts: readonly ActId[], abrades: boolean): Surface | null {
   let at = opened(s);
   for (const id of acts) {
     const a = actOf(id)!;
