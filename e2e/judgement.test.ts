@@ -171,6 +171,14 @@ describe('stories of a restorer', () => {
       ],
     });
     await page.reload();
-    await page.getByText('What do you see now?').waitFor();
+    const look = page.getByRole('region', { name: 'What do you see now?' });
+    await look.getByRole('button', { name: 'firm rust' }).click();
+    await look.getByRole('button', { name: 'patches' }).click();
+    expect(await look.getByRole('button', { name: 'Record the look' }).isDisabled()).toBe(true);
+    await look.getByRole('button', { name: 'water breaks: oil' }).click();
+    await look.getByText(/loose old paint still stands under/i).waitFor();
+    await look.getByRole('button', { name: 'Record the look' }).click();
+    await look.getByText('Recorded', { exact: true }).waitFor();
+    await page.locator('section[aria-label="History"]').getByText('Looked at bare').waitFor();
   });
 });

@@ -8,7 +8,7 @@ const list = (ids: string): string => {
   const names = ids
     .split(', ')
     .filter(Boolean)
-    .map((id) => WHAT_WORDS[id] ?? id);
+    .map((id) => (WHAT_WORDS[id] ?? id).split(',')[0]!);
   return names.length < 2
     ? names.join('')
     : `${names.slice(0, -1).join(', ')} or ${names[names.length - 1]!}`;

@@ -22,6 +22,7 @@ import { Waiting } from '../ui/Trouble.tsx';
 import { duration, moment } from '../ui/time.ts';
 import { useUnits } from '../ui/useUnits.ts';
 import { GateLine } from './GateLine.tsx';
+import { faceName } from '../places/part/faceName.ts';
 
 /** The working behind a part's state: inputs, formula, sheet, source. Nothing here is computed; core did. */
 export function WhyPanel({ partId, onClose }: { readonly partId: string; readonly onClose: () => void }) {
@@ -103,7 +104,7 @@ function FaceSection({
   readonly face: FaceView;
   readonly isOnly: boolean;
 }) {
-  const name = isOnly ? '' : `Face ${face.face}: `;
+  const name = isOnly ? '' : `${faceName(part, face.face)}: `;
   return (
     <>
       {face.gates.length > 0 ? (

@@ -5,7 +5,7 @@ type Look =
   | { readonly of: 'paint'; readonly is: Seen['paint'] }
   | { readonly of: 'water'; readonly is: Seen['water'] };
 
-const [WIDTH, HEIGHT] = [84, 56];
+const [WIDTH, HEIGHT] = [78, 52];
 /** Places of spots that look scattered and stay where they are. */
 const spots = (n: number): readonly (readonly [number, number, number])[] =>
   Array.from({ length: n }, (_, i) => [

@@ -1,4 +1,4 @@
-import { indexOfMatter, type Matter, type SurfaceStage } from '@calvetta/core';
+import { indexOfMatter, TRACES, type Matter, type SurfaceStage } from '@calvetta/core';
 import { MATTER_WORDS, STEP_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 
 /** How each matter is drawn: its colour and, where it is broken stuff, the dash of its edge. Known by word as well. */
@@ -70,16 +70,19 @@ export function SurfaceStrip({ stages, widthPx, label }: Props) {
           <p className="figure mt-0.5 text-[12px] leading-tight font-semibold">
             {s.what === null
               ? 'as found'
-              : (WHAT_WORDS[s.what] ?? STEP_WORDS[s.what] ?? s.what).split(/[,:]| over /)[0]}
+              : (WHAT_WORDS[s.what] ?? STEP_WORDS[s.what]?.toLowerCase() ?? s.what).split(/[,:]| over /)[0]}
           </p>
           <p className="text-[12px] leading-tight text-quiet">
-            {s.standing.length === 0 ? 'clean' : s.standing.map((m) => MATTER_WORDS[m]).join(', ')}
+            {s.standing.length === 0 ? 'clean' : s.standing.map((m) => standsWords(m, s)).join(', ')}
           </p>
         </div>
       ))}
     </div>
   );
 }
+
+const standsWords = (m: Matter, s: SurfaceStage): string =>
+  `${s.at.amounts[indexOfMatter(m)]! <= TRACES ? 'traces of ' : ''}${MATTER_WORDS[m]}`;
 
 /** Bands from the metal up; pits are cut into the metal instead. */
 function bandsOf(amount: ReadonlyMap<Matter, number>, base: number) {

@@ -18,6 +18,9 @@ const PASSING: readonly Matter[] = ['dust', 'chemical', 'water'];
 const standing = (at: Surface): Matter[] =>
   MATTERS.filter((m) => !PASSING.includes(m) && amountOf(at.amounts, m) > OFF);
 
+/** All that stands, in sixteenths: less of it is a stage of its own. */
+const load = (at: Surface): number => standing(at).reduce((sum, m) => sum + amountOf(at.amounts, m), 0);
+
 /** As found, after each act that takes something off, and as the first coat meets it: for drawing. Pure. */
 export function stagesOf(s: Survey, steps: readonly RouteStep[]): SurfaceStage[] {
   let at = seedSurface(s);
@@ -27,7 +30,7 @@ export function stagesOf(s: Survey, steps: readonly RouteStep[]): SurfaceStage[]
     const next = afterStep(at, step, s);
     const isAct =
       (step.kind === 'strip' && step.what !== 'keep') || step.kind === 'pretreat' || step.kind === 'abrade';
-    if (isAct || standing(next).length < standing(at).length)
+    if (isAct || load(next) < load(at))
       out.push({ what: step.what ?? step.kind, at: next, standing: standing(next) });
     at = next;
   }

@@ -56,7 +56,7 @@ function Look({ part, steps }: { readonly part: PartDetail; readonly steps: read
       )
       .finally(() => setBusy(false));
   };
-  const isStored = JSON.stringify(part.seen) === JSON.stringify(whole);
+  const isStored = whole !== null && JSON.stringify(part.seen) === JSON.stringify(whole);
   return (
     <section aria-label="What do you see now?" className="border border-line bg-panel p-3">
       <h2 className="text-[16px]">What do you see now?</h2>
@@ -132,7 +132,7 @@ function Row<K extends keyof Seen>({ of, options, value, onPick }: RowProps<K>) 
           type="button"
           aria-pressed={value === o}
           onClick={() => onPick(o)}
-          className={`border-2 p-0.5 text-[13px] ${value === o ? 'border-slate font-semibold' : 'border-transparent hover:border-line'}`}
+          className={`w-[86px] border-2 p-0.5 text-[13px] leading-tight ${value === o ? 'border-slate font-semibold' : 'border-transparent hover:border-line'}`}
         >
           <SeenSwatch look={{ of, is: o } as never} />
           {words[o]}

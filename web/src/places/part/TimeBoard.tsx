@@ -7,6 +7,7 @@ import { WindowRibbon } from '../../drawings/WindowRibbon.tsx';
 import { useNowMs } from '../../state/clock.ts';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useWidth } from '../../ui/useWidth.ts';
+import { faceName } from './faceName.ts';
 
 /** Width of the scale beside the trace: the ribbons above it start at the same pixel, so that both share one axis. */
 export const SCALE_PX = 46;
@@ -60,7 +61,9 @@ export function TimeBoard({
               {part.faces.map((f) => (
                 <div key={f.face} className="pb-1">
                   <p className="flex items-baseline gap-2 text-[13px] text-quiet">
-                    {part.faces.length > 1 ? <span className="figure text-ink">Face {f.face}</span> : null}
+                    {part.faces.length > 1 ? (
+                      <span className="figure text-ink">{faceName(part, f.face)}</span>
+                    ) : null}
                     <StateWord headline={f.headline} />
                     {f.cure ? <span>film {CURE_WORDS[f.cure]}</span> : null}
                   </p>

@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { Copy } from 'lucide-react';
+import { useState, type ReactNode } from 'react';
 import {
   ACTS,
   judgeRoute,
@@ -190,7 +191,7 @@ function StepRow({ step: s, index: i, steps, families, onSteps }: StepRowProps) 
           label={`Step ${i + 1} twice`}
           disabled={false}
           onClick={() => onSteps([...steps.slice(0, i + 1), again, ...steps.slice(i + 1)])}
-          text="⧉"
+          text={<Copy size={15} className="mx-auto" aria-hidden="true" />}
         />
         <Tiny
           label={`Take step ${i + 1} out`}
@@ -312,7 +313,7 @@ function Tiny({
   onClick,
 }: {
   readonly label: string;
-  readonly text: string;
+  readonly text: ReactNode;
   readonly disabled: boolean;
   readonly onClick: () => void;
 }) {

@@ -96,7 +96,7 @@ export function RouteCard(props: Props) {
       <div ref={ref} className="flex flex-col gap-2">
         {width > 0 && stages.length > 1 ? (
           <SurfaceStrip
-            stages={stages.length > 5 ? [...stages.slice(0, 3), ...stages.slice(-2)] : stages}
+            stages={stages.length > 4 ? [stages[0]!, ...stages.slice(-3)] : stages}
             widthPx={width}
             label={`On the metal: ${stages[0]!.standing.join(', ')}; before the first coat: ${stages[stages.length - 1]!.standing.join(', ') || 'nothing'}`}
           />
@@ -128,18 +128,22 @@ export function RouteCard(props: Props) {
             : 'No published life: advised by analogy.'}
       </p>
       {route.twins.length > 0 ? (
-        <p className="text-[13px] text-quiet">
-          Or, as good:{' '}
-          {route.twins.slice(0, 3).map((t, i) => (
-            <span key={t.map((l) => l.familyId).join()}>
-              {i > 0 ? '; ' : ''}
-              <button type="button" className="underline" onClick={() => onTwin(t)}>
-                {layersWords(t, families)}
-              </button>
-            </span>
-          ))}
-          .
-        </p>
+        <div className="text-[13px] text-quiet">
+          Or, as good:
+          <ul>
+            {route.twins.slice(0, 3).map((t) => (
+              <li key={t.map((l) => l.familyId).join()}>
+                <button
+                  type="button"
+                  className="text-left underline pointer-coarse:min-h-11"
+                  onClick={() => onTwin(t)}
+                >
+                  {layersWords(t, families)}
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
       ) : null}
       <ul className="text-[14px]">
         {route.preferences.filter(said).map((p) => (
@@ -167,7 +171,7 @@ export function givesUpWords(g: GivesUp): string {
   const protection = Math.round(100 * g.protection);
   const parts = [
     ...signed(g.hours, ' h'),
-    ...signed(g.days, ' days'),
+    ...signed(g.days, Math.abs(Math.round(g.days)) === 1 ? ' day' : ' days'),
     ...(Math.abs(g.cost) < 5 ? [] : [`${g.cost > 0 ? '+' : '−'}£${Math.abs(Math.round(g.cost))}`]),
     ...(Math.abs(protection) < 2
       ? []

@@ -278,7 +278,7 @@ function Rivals({ advice, survey, families, isBusy, onUse, onEdit, onTwin }: Riv
       {once.length > 0 ? (
         <details className="border border-line bg-panel px-3 py-2" open>
           <summary className="figure cursor-pointer text-[15px]">For all of them</summary>
-          <ul className="text-[14px]">
+          <ul className="gap-x-6 text-[14px] md:columns-2">
             {once.map(({ reason, tone }) => (
               <RuleLine key={reason.ruleId} tone={tone} reason={reason} />
             ))}
