@@ -58,7 +58,7 @@ describe('stories of a restorer', () => {
     });
     for (const t of await titles()) expect(t).not.toMatch(/filler|stopper|putty/i);
     const surfacer = page.locator('[data-refused="surfacer-2k"]');
-    await surfacer.getByRole('link', { name: 'finish.pressure-filler' }).waitFor();
+    await surfacer.getByText('finish.pressure-filler').waitFor({ state: 'attached' });
   });
   it('a painted, rusty bracket is stripped and derusted; without the stripper the page names what stands and puts it back', async () => {
     await means(['bath', 'gun', 'air-fed-mask', 'heat']);

@@ -5,7 +5,7 @@ type Look =
   | { readonly of: 'paint'; readonly is: Seen['paint'] }
   | { readonly of: 'water'; readonly is: Seen['water'] };
 
-const [WIDTH, HEIGHT] = [78, 52];
+const [WIDTH, HEIGHT] = [84, 56];
 /** Places of spots that look scattered and stay where they are. */
 const spots = (n: number): readonly (readonly [number, number, number])[] =>
   Array.from({ length: n }, (_, i) => [
@@ -17,7 +17,13 @@ const spots = (n: number): readonly (readonly [number, number, number])[] =>
 /** Bare metal as the eye sees it, drawn from what is asked: rust left, paint left, water on it. */
 export function SeenSwatch({ look }: { readonly look: Look }) {
   return (
-    <svg width={WIDTH} height={HEIGHT} aria-hidden="true" className="block border border-line">
+    <svg
+      width={78}
+      height={52}
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      aria-hidden="true"
+      className="block border border-line"
+    >
       <rect width={WIDTH} height={HEIGHT} fill="#a9aeb0" />
       {spots(70).map(([x, y], i) => (
         <path key={i} d={`M${x} ${y}h2`} stroke="#8d9294" strokeWidth={0.7} />

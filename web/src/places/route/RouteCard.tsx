@@ -69,6 +69,8 @@ export function RouteCard(props: Props) {
   const f = route.figures;
   const own = stepsOfZone(survey, route.steps, null);
   const layers = layersOfRoute(own, families);
+  // Of the outside: a zone of its own has a film of its own.
+  const filmUm = layers.reduce((sum, l) => sum + l.dftUm, 0);
   const stages = stagesOf(survey, own);
   const profileUm = stages[stages.length - 1]!.at.profileUm;
   const said = (r: Reason): boolean => !saidOnce.has(r.ruleId);
@@ -110,7 +112,7 @@ export function RouteCard(props: Props) {
             heightPx={150}
             fullUm={fullUm}
             labelled={units.units}
-            label={`${nameOf(route, families)}: ${f.filmUm} µm`}
+            label={`${nameOf(route, families)}: ${filmUm} µm`}
           />
         ) : null}
       </div>
@@ -118,7 +120,7 @@ export function RouteCard(props: Props) {
         <Fig value={f.days.toFixed(0)} word="days" />
         <Fig value={`${f.hours.toFixed(1)} h`} word="hands" />
         <Fig value={`£${f.cost.toFixed(0)}`} word="paint, trips" />
-        {f.filmUm > 0 ? <Fig value={units.film(f.filmUm)} word="film" /> : null}
+        {filmUm > 0 ? <Fig value={units.film(filmUm)} word="film" /> : null}
       </dl>
       <p className="text-[13px]">
         {route.lifeYears

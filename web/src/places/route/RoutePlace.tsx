@@ -157,6 +157,7 @@ function Chooser({ part, means, families }: ChooserProps) {
         </SurveyPanel>
         <div className="flex min-w-0 flex-col gap-4">
           <Summary advice={advice} change={change} families={families} />
+          <ZoneAnswers advice={advice} families={families} />
           <Rivals
             advice={advice}
             survey={survey}
@@ -167,7 +168,6 @@ function Chooser({ part, means, families }: ChooserProps) {
             onTwin={(r, layers) => setEditing(routeWith({ survey, means, families }, r, layers))}
           />
           <AlsoFor part={part} chosen={also} onChoose={setAlso} />
-          <ZoneAnswers advice={advice} families={families} />
           <RefusedStrip advice={advice} survey={survey} means={meansFor(survey, means)} families={families} />
         </div>
       </div>
