@@ -59,6 +59,12 @@ describe('stories of a restorer', () => {
     for (const t of await titles()) expect(t).not.toMatch(/filler|stopper|putty/i);
     const surfacer = page.locator('[data-refused="surfacer-2k"]');
     await surfacer.getByText('finish.pressure-filler').waitFor({ state: 'attached' });
+    // Nor can it be talked into one step by step.
+    await page.getByRole('button', { name: 'Edit steps' }).first().click();
+    await page.getByLabel('Put in').selectOption({ label: 'Fill and level: Epoxy metal filler' });
+    await page.getByRole('button', { name: 'Put it in' }).click();
+    await page.getByText('A matter of life and limb').waitFor();
+    expect(await page.getByRole('button', { name: 'Set it against the rules' }).isDisabled()).toBe(true);
   });
   it('a painted, rusty bracket is stripped and derusted; without the stripper the page names what stands and puts it back', async () => {
     await means(['bath', 'gun', 'air-fed-mask', 'heat']);
@@ -95,6 +101,13 @@ describe('stories of a restorer', () => {
         .first()
         .click();
     await page.getByText('No rule is against it.').waitFor();
+    // Without the bath it is the rust that stays.
+    const derust = rows.filter({ hasText: /chelating bath|citric bath|electrolysis/ }).first();
+    await derust.getByRole('button', { name: /^Take step/ }).click();
+    await page
+      .getByText(/rust.* still stands under/i)
+      .first()
+      .waitFor();
     await means(FULL);
   });
   it('sound lead paint may be kept and sealed; nothing dry touches it here', async () => {

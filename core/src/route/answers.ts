@@ -5,19 +5,9 @@ import { isOilSpace } from './caps.ts';
 import { hardnessOf } from '../part/kindFacts.ts';
 import { COAT_KINDS_OF_STEP, OPEN_COATS, type RouteStep, type StepKind } from './route.ts';
 
-export const ANSWERS_OF_ROUTE = [
-  'paint',
-  'preserve',
-  'bare',
-  'inside-only',
-  'repair',
-  'replace',
-  'send',
-  'refer',
-  'watch',
-] as const;
 /** How a route ends: with paint, or with something that is not paint. */
-export type RouteAnswer = (typeof ANSWERS_OF_ROUTE)[number];
+export type RouteAnswer =
+  'paint' | 'preserve' | 'bare' | 'inside-only' | 'repair' | 'replace' | 'send' | 'refer' | 'watch';
 
 /** An answer without paint that may be given for a part. */
 export interface NotPaint {

@@ -32,8 +32,8 @@ import {
 import { actOf, type ActId } from './surface/acts.ts';
 import { standsOn } from './surface/asks.ts';
 import { OFF, TRACES } from './surface/matter.ts';
-import { mayWarmOut, wantsAbrading } from './surface/search.ts';
-import { isSoaked, seedSurface } from './surface/seed.ts';
+import { degreasingsAfter, mayWarmOut, wantsAbrading } from './surface/search.ts';
+import { seedSurface } from './surface/seed.ts';
 import { afterAct, type Surface } from './surface/state.ts';
 import { afterStep } from './surface/walk.ts';
 import { BLASTS, isFerrous } from './view.ts';
@@ -190,8 +190,9 @@ function addStripping(s: Survey, means: ShopMeans, acts: readonly ActId[], w: Wr
     add('abrade', abradeHours(s), { what: 'after-strip', cautions: ['dust'] });
   if (keeps && s.priorPrimer === 'zinc-rich') add('wash', washHours(s), { what: 'zinc-salts' });
   addWashes(s, w);
-  if (isSoaked(s) || s.alsoOn.includes('silicone'))
-    add('degrease', degreaseHours(s), { what: 'again', cautions: ['solvent'] });
+  // The third and fourth round wipe off what has come out since: half the work (common practice).
+  for (let i = 0, n = degreasingsAfter(s); i < n; i++)
+    add('degrease', degreaseHours(s) / (i === 0 ? 1 : 2), { what: 'again', cautions: ['solvent'] });
   if (mayWarmOut(s)) add('degrease', warmOutHours(s), { what: 'warm-out', cautions: ['fire'] });
 }
 

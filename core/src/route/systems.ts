@@ -91,19 +91,22 @@ export function systemsOf(families: ReadonlyMap<string, Family>): System[] {
   return out;
 }
 
-const kindOf = (f: Family): StepKind =>
-  f.sheet.role === 'etch'
-    ? 'etch'
-    : f.sheet.role === 'filler'
-      ? 'level'
-      : f.sheet.role === 'intermediate'
-        ? 'intermediate'
-        : 'prime';
+const KIND_OF_ROLE: Readonly<Record<Family['sheet']['role'], StepKind>> = {
+  etch: 'etch',
+  primer: 'prime',
+  filler: 'level',
+  intermediate: 'intermediate',
+  finish: 'topcoat',
+  clear: 'topcoat',
+  cavity: 'cavity',
+};
+/** The step that lays a family on. */
+export const coatKindOf = (f: Family): StepKind => KIND_OF_ROLE[f.sheet.role];
 
 /** A system as layers for a part: levelling where the finish asks for it, coats enough for the exposure, no more than it may carry. */
 export function layersOf(system: System, s: Survey, families: ReadonlyMap<string, Family>): LayerChoice[] {
   const layers: LayerChoice[] = system.primers.map((f) => ({
-    kind: kindOf(f),
+    kind: coatKindOf(f),
     familyId: f.familyId,
     coats: 1,
   }));

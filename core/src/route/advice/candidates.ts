@@ -65,7 +65,7 @@ export interface ZoneInput {
 
 /** What depends on the families alone, worked out once. */
 const systemCache = new WeakMap<ReadonlyMap<string, Family>, readonly System[]>();
-export function systemsFor(families: ReadonlyMap<string, Family>): readonly System[] {
+function systemsFor(families: ReadonlyMap<string, Family>): readonly System[] {
   let systems = systemCache.get(families);
   if (!systems) {
     systems = systemsOf(families);

@@ -36,7 +36,6 @@ export const indexOfMatter = (m: Matter): number => INDEX[m];
 
 /** How much of each matter stands, in sixteenths, in the order of `MATTERS`. */
 export type Amounts = readonly number[];
-export const NOTHING: Amounts = MATTERS.map(() => 0);
 export const amountOf = (a: Amounts, m: Matter): number => a[INDEX[m]]!;
 
 /** The matter that stripping is for; the rest is washed, wiped and dried off. */

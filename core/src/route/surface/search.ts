@@ -35,6 +35,19 @@ export const mayWarmOut = (s: Survey): boolean =>
   metalOf(s.substrate) !== 'magnesium' &&
   s.plating !== 'cadmium';
 
+/** Past this heat oil weeps out of the pores under the film, °C. */
+const WEEPS_C = 120;
+/**
+ * Degreasings after the acts: one for traces; where soaked oil can be neither left, because the part runs hot, nor warmed out,
+ * as many as halve it to nothing (common practice: again on the next days, until a warm wipe stays clean).
+ */
+export const degreasingsAfter = (s: Survey): number =>
+  isSoaked(s) && !mayWarmOut(s) && s.heatC !== null && s.heatC > WEEPS_C
+    ? 3
+    : isSoaked(s) || s.alsoOn.includes('silicone')
+      ? 1
+      : 0;
+
 /** The surface after what is always done first: degreased, glue off. */
 function opened(s: Survey): Surface {
   let at = openedBy.get(s);
@@ -53,7 +66,7 @@ export function wantsAbrading(at: Surface, s: Survey): boolean {
 /** The surface with all that follows the acts by rule: keyed, washed, dried, oil warmed or wiped out. */
 export function closed(at: Surface, s: Survey, keeps: boolean, abrades = wantsAbrading(at, s)): Surface {
   let next = keeps ? afterKeying(at, s) : abrades ? afterAbrading(at, s) : at;
-  if (isSoaked(s) || s.alsoOn.includes('silicone')) next = afterDegrease(next);
+  for (let i = degreasingsAfter(s); i > 0; i--) next = afterDegrease(next);
   if (mayWarmOut(s)) next = afterWarmOut(next);
   return washed(next, s.category === 'immersed' ? READY_IMMERSED : READY);
 }

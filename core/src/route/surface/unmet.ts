@@ -37,7 +37,7 @@ export function onlyUnder(v: RouteView, code: Unmet['code']): boolean {
 }
 
 /** Acts that take a matter off, those this shop can do first: for naming what would mend a refusal. */
-export function mendersOf(matter: Matter, s: Survey, can: (a: Act) => boolean): Act[] {
+function mendersOf(matter: Matter, s: Survey, can: (a: Act) => boolean): Act[] {
   const list = actsThatTake(matter, s).filter((a) => a.actId !== 'keep');
   return [...list.filter(can), ...list.filter((a) => !can(a))];
 }

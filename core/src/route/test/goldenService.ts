@@ -186,6 +186,12 @@ export const GOLDEN_SERVICE: readonly Golden[] = [
     source: GOOD,
   },
   {
+    name: 'show engine soaked in oil, assembled, at 150 °C: degreased again and again, then the same system',
+    s: { ...engine, oil: 'soaked', heatC: 150 },
+    advises: ['heat-primer', 'engine-2k'],
+    source: GOOD,
+  },
+  {
     name: 'manifold at 240 °C: silicone over power-tooled iron will do',
     s: { substrate: 'grey-iron', kind: 'smokebox-exhaust', thicknessMm: 6, massKg: 9, rust: 'C', heatC: 240 },
     means: { ...FULL_SHOP, facilities: ['bristle', 'gun', 'oven', 'heat'] },

@@ -2,6 +2,8 @@ import { Copy } from 'lucide-react';
 import { useState, type ReactNode } from 'react';
 import {
   ACTS,
+  coatKindOf,
+  coatSteps,
   judgeRoute,
   mended,
   mendFor,
@@ -48,7 +50,7 @@ export function EditSteps({ survey, means, families, steps: first, isBusy, onClo
             <StepRow key={s.stepId} step={s} index={i} steps={steps} families={families} onSteps={setSteps} />
           ))}
         </ol>
-        <Insert steps={steps} onSteps={setSteps} />
+        <Insert survey={survey} means={means} families={families} steps={steps} onSteps={setSteps} />
         <Verdict input={input} onSteps={setSteps} />
         {isRefused && !isUnsafe ? (
           <label className="flex flex-col gap-1">
@@ -257,16 +259,32 @@ const OPTIONS = [
   ...MORE,
 ] as readonly (readonly [StepKind, string | undefined])[];
 
-function Insert({
-  steps,
-  onSteps,
-}: {
+interface InsertProps {
+  readonly survey: Survey;
+  readonly means: ShopMeans;
+  readonly families: ReadonlyMap<string, Family>;
   readonly steps: readonly RouteStep[];
   readonly onSteps: (s: readonly RouteStep[]) => void;
-}) {
+}
+
+/** One coat of a family as this shop would lay it on this part. */
+function coatOf({ survey, means, families, steps }: InsertProps, familyId: string): RouteStep {
+  const layer = { kind: coatKindOf(families.get(familyId)!), familyId, coats: 1 };
+  const step = coatSteps(survey, means, [layer], families).find((s) => s.familyId === familyId)!;
+  return { ...step, stepId: `own-${familyId}-${steps.length}` };
+}
+
+function Insert(props: InsertProps) {
+  const { steps, families, onSteps } = props;
   const [pick, setPick] = useState(0);
   const [before, setBefore] = useState(1);
+  const coats = [...families.values()];
   const put = (): void => {
+    if (pick >= OPTIONS.length) {
+      const coat = coatOf(props, coats[pick - OPTIONS.length]!.familyId);
+      onSteps([...steps.slice(0, before - 1), coat, ...steps.slice(before - 1)]);
+      return;
+    }
     const [kind, what] = OPTIONS[pick]!;
     const step: RouteStep = {
       stepId: `own-${kind}-${what ?? ''}-${steps.length}`,
@@ -289,6 +307,11 @@ function Insert({
             <option key={`${kind}${what ?? ''}`} value={k}>
               {STEP_WORDS[kind]}
               {what ? `: ${(WHAT_WORDS[what] ?? what).split(',')[0]}` : ''}
+            </option>
+          ))}
+          {coats.map((f, k) => (
+            <option key={f.familyId} value={OPTIONS.length + k}>
+              {STEP_WORDS[coatKindOf(f)]}: {f.sheet.name}
             </option>
           ))}
         </select>
