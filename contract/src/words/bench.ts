@@ -232,7 +232,7 @@ export const CAUTION_WORDS: Readonly<Record<string, string>> = {
 
 export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
   'sheet-forbids': 'the sheet forbids this follower',
-  'not-a-listed-follower': 'the sheet lists its followers, and this is not one',
+  'not-a-listed-follower': 'the sheet lists what may follow it; this is not on the list',
   'one-pack-silent': 'one-pack, sheet silent on recoat: ask the maker',
   'no-min-recoat': 'the sheet gives no recoat time',
   'mix-gone': 'the mix is past its pot life',

@@ -33,7 +33,7 @@ export function LeftoverPanel({ mix, zone }: Props) {
       </p>
       <p className="text-[14px] text-quiet">
         {chosen.length === 0
-          ? 'Nothing that waits takes it just now.'
+          ? 'No waiting part can take it now.'
           : `${chosen.map((p) => p.partName).join(' and ')}: ${units.volume(usedMl)} in ${minutes} min, the most of it that can be used (every set compared).`}
       </p>
       <ul aria-label="Parts that take it">

@@ -136,7 +136,7 @@ describe('what else a cup can paint', () => {
       [['leftover', 'm1'], { ...answer, parts: [], passed: [], usedMl: 0 }],
       [['shop'], SHOP],
     ]);
-    expect(screen.getByText('Nothing that waits takes it just now.')).toBeTruthy();
+    expect(screen.getByText('No waiting part can take it now.')).toBeTruthy();
   });
 });
 
