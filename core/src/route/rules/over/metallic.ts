@@ -10,8 +10,9 @@ export const metallic = rule({
   check: (v) => {
     const base = v.coats.some((c) => c.family.traits.needsOver === 'clear');
     if (v.survey.metallic === 'no') return base ? fires() : null;
+    // Not known is asked, on a hidden part too: nobody lays a metallic by chance.
+    if (v.survey.metallic === 'unknown') return base ? asks('metallic') : null;
     if (v.coats.length === 0 || v.isHeld || v.survey.concealed === 'yes') return null;
-    if (v.survey.metallic === 'yes') return base ? null : fires();
-    return base ? asks('metallic') : null;
+    return base ? null : fires();
   },
 });
