@@ -157,19 +157,16 @@ describe('stories of a restorer', () => {
     expect(seen).toContain('hand');
     await means(FULL);
   });
-  it('what would open a route can be done: no other metal, no other part', async () => {
-    await means(['gun']);
-    await surveyed('thin wing', {
-      kind: 'sheet-panel',
-      substrate: 'steel-sheet',
-      thicknessMm: 0.8,
-      rust: 'C',
-      coating: 'unknown',
-      heatC: null,
+  it('zinc on aluminium is refused, and no other answer is said to open it', async () => {
+    await surveyed('hot cover', {
+      substrate: 'aluminium-wrought',
+      rust: 'none',
+      heatC: 150,
+      kind: 'bracket',
     });
-    const said = (await page.locator('section[aria-label="Refused"] > p').allInnerTexts()).join(' ');
-    expect(said).not.toMatch(/metal:|thickness|mass|area/i);
-    await means(FULL);
+    const zinc = page.locator('[data-refused="zinc-epoxy"]');
+    await zinc.getByText('zinc.steel-only').waitFor({ state: 'attached' });
+    expect(await zinc.innerText()).not.toContain('Would hold with');
   });
   it('a look at the bare metal that finds rust changes the verdict of the route', async () => {
     await surveyed('footstep', { rust: 'B' });
