@@ -2,7 +2,7 @@ import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Survey, Zone } from '../part/survey.ts';
 import { surveyOfZone } from '../part/zones.ts';
 import type { Family } from '../products/catalogue/index.ts';
-import { ruleSets, type ZoneInput } from './advice/candidates.ts';
+import { ruleSets, type ZoneInput } from './advice/ruleSets.ts';
 import { bestsOf, givesUp, type Best, type GivesUp } from './advice/rivals.ts';
 import type { Refused } from './advice/tally.ts';
 import { adviseZone, type Held, type Unshown, type ZoneAdvice } from './advice/zone.ts';
@@ -147,7 +147,7 @@ function route(
   const steps = branches ? h.steps.map((s) => (s.gate ? { ...s, gate: branches(s.gate) } : s)) : h.steps;
   const gates = steps.flatMap((s) => (s.gate ? [s.gate] : []));
   const v = viewOf(h.survey, z.means, h.steps, z.families);
-  const spoken = h.score === null ? null : judge(v, z.rules.all);
+  const spoken = h.score === null ? null : judge(v, z.rules.speaking);
   return {
     routeId: idOf(h),
     way: h.way,

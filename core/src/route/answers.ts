@@ -30,14 +30,17 @@ const ENDS: Readonly<Record<string, RouteAnswer>> = {
 /** Steps that end a route without paint, the weightiest first. */
 const ENDING: readonly StepKind[] = ['send', 'replace', 'preserve', 'repair'];
 
+const PAINT = { kind: 'paint', what: 'paint' } as const;
+
 /** How a route ends, and with what exactly; null: it does not end. */
 export function answerOf(
   steps: readonly RouteStep[],
 ): { readonly kind: RouteAnswer; readonly what: string } | null {
-  if (
-    steps.some((s) => (COAT_KINDS_OF_STEP.includes(s.kind) && s.kind !== 'cavity') || s.what === OPEN_COATS)
-  )
-    return { kind: 'paint', what: 'paint' };
+  // From the last: coats stand at the end of a route, and this is asked of every one.
+  for (let i = steps.length - 1; i >= 0; i--) {
+    const s = steps[i]!;
+    if ((COAT_KINDS_OF_STEP.includes(s.kind) && s.kind !== 'cavity') || s.what === OPEN_COATS) return PAINT;
+  }
   for (const kind of ENDING) {
     const s = steps.findLast((x) => x.kind === kind);
     if (!s) continue;

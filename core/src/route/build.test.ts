@@ -9,6 +9,7 @@ import { RULES } from './rules/index.ts';
 import {
   figuresOf as figuresOfSteps,
   QUALITIES,
+  meritsOf,
   scoreOf,
   WEIGHTS,
   weightsFor,
@@ -178,7 +179,7 @@ describe('figures and score', () => {
     const weights = WEIGHTS.working;
     const score = scoreOf({
       survey: v.survey,
-      paint: v.paint,
+      merits: meritsOf(v.survey, v.paint),
       figures: figuresOf(v),
       grip: 1,
       keeps: false,

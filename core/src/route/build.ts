@@ -33,9 +33,8 @@ import { actOf, type ActId } from './surface/acts.ts';
 import { standsOn } from './surface/asks.ts';
 import { OFF, TRACES } from './surface/matter.ts';
 import { degreasingsAfter, mayWarmOut, wantsAbrading } from './surface/search.ts';
-import { seedSurface } from './surface/seed.ts';
 import { afterAct, type Surface } from './surface/state.ts';
-import { afterStep } from './surface/walk.ts';
+import { afterStep, startOf, type Footing } from './surface/walk.ts';
 import { BLASTS, isFerrous } from './view.ts';
 
 export interface LayerChoice {
@@ -76,15 +75,15 @@ interface Writer {
 
 function writer(s: Survey): Writer {
   const steps: RouteStep[] = [];
-  let at: Surface | null = null;
+  let at: Footing | null = null;
   let walked = 0;
   return {
     steps,
     // Walked only when asked: most writers never are.
     at: () => {
-      at ??= seedSurface(s);
+      at ??= startOf(s);
       for (; walked < steps.length; walked++) at = afterStep(at, steps[walked]!, s);
-      return at;
+      return at.surface;
     },
     add: (kind, hours, over) =>
       void steps.push({
@@ -182,7 +181,7 @@ function addStripping(s: Survey, means: ShopMeans, acts: readonly ActId[], w: Wr
       cautions: METHOD_CAUTIONS[m] ?? [],
     });
   });
-  const end = acts.reduce((at, id) => afterAct(at, actOf(id)!, s), w.at());
+  const end = acts.reduce((at, id) => (actOf(id)!.way === null ? afterAct(at, actOf(id)!, s) : at), w.at());
   // The old coat wet, unless it has been tested: no dust of what may hold lead.
   if (keeps)
     add('abrade', abradeHours(s), { what: s.legacy === 'none' ? 'key' : 'key-wet', cautions: ['dust'] });
@@ -233,19 +232,70 @@ function addReady(s: Survey, acts: readonly ActId[], w: Writer): void {
 }
 
 /** The coats and what follows them. */
-export function coatSteps(
+export const coatSteps = (
   s: Survey,
   means: ShopMeans,
   layers: readonly LayerChoice[],
   families: ReadonlyMap<string, Family>,
+): RouteStep[] => coatWriter(s, means, families)(layers);
+
+/** Writes coats out for one part. Many systems share their layers and their ends: each is written once. */
+export function coatWriter(
+  s: Survey,
+  means: ShopMeans,
+  families: ReadonlyMap<string, Family>,
+): (layers: readonly LayerChoice[]) => RouteStep[] {
+  const coats = new Map<string, { layer: LayerChoice; below: string | null; step: RouteStep }[]>();
+  const ends = new Map<string, (readonly RouteStep[] | undefined)[]>();
+  const coat = (layer: LayerChoice, below: Family | undefined): RouteStep | null => {
+    const family = families.get(layer.familyId);
+    if (!family) return null;
+    // Only an etch below changes how a coat is laid on it.
+    const etch = below?.sheet.role === 'etch' ? below.familyId : null;
+    let known = coats.get(layer.familyId);
+    if (!known) coats.set(layer.familyId, (known = []));
+    for (const k of known)
+      if (
+        k.below === etch &&
+        k.layer.coats === layer.coats &&
+        k.layer.kind === layer.kind &&
+        k.layer.dftUm === layer.dftUm
+      )
+        return k.step;
+    const step = coatStep(s, means, layer, below, family);
+    known.push({ layer, below: etch, step });
+    return step;
+  };
+  return (layers) => {
+    const steps: RouteStep[] = [];
+    let below: LayerChoice | undefined;
+    let bakes = false;
+    for (const layer of layers) {
+      const step = coat(layer, below && families.get(below.familyId));
+      if (step) steps.push(step);
+      bakes ||= families.get(layer.familyId)?.sheet.cureBy === 'bake';
+      below = layer;
+    }
+    const last = below?.familyId ?? '';
+    let known = ends.get(last);
+    if (!known) ends.set(last, (known = []));
+    steps.push(...(known[Number(bakes)] ??= endSteps(s, means, below, bakes, families)));
+    return steps;
+  };
+}
+
+/** What follows the last coat. */
+function endSteps(
+  s: Survey,
+  means: ShopMeans,
+  last: LayerChoice | undefined,
+  bakes: boolean,
+  families: ReadonlyMap<string, Family>,
 ): RouteStep[] {
   const { steps, add } = writer(s);
-  addCoats(s, means, layers, families, add);
-  const last = layers[layers.length - 1];
   if (isHeldOpen(s, means, last, families)) add('topcoat', 0, { what: OPEN_COATS });
   if (guardedOf(s).length > 0 && last) add('unmask', 0.3);
-  if (layers.some((l) => families.get(l.familyId)?.sheet.cureBy === 'bake'))
-    add('bake', 0.5, { waitHours: 4, cautions: ['heat'] });
+  if (bakes) add('bake', 0.5, { waitHours: 4, cautions: ['heat'] });
   else if (last) add('cure', 0.1, { waitHours: stageHours(families.get(last.familyId), 'service') });
   if (s.features.includes('box-section') && last) {
     add('cavity', coatHours(s, 'gun'), {
@@ -316,31 +366,29 @@ function stageHours(family: Family | undefined, stage: 'minRecoat' | 'service'):
   return hours;
 }
 
-function addCoats(
+function coatStep(
   s: Survey,
   means: ShopMeans,
-  layers: readonly LayerChoice[],
-  families: ReadonlyMap<string, Family>,
-  add: Add,
-): void {
-  layers.forEach((layer, i) => {
-    const family = families.get(layer.familyId);
-    if (!family) return;
-    const below = i > 0 ? families.get(layers[i - 1]!.familyId) : undefined;
-    const tool = toolFor(s, means, family);
-    // Levelling is counted by its rounds, most of whose film is blocked off again.
-    const work = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool) * layer.coats;
-    const polish = layer.kind === 'topcoat' && s.finish === 'show' ? polishHours(s) : 0;
-    add(layer.kind, work + polish, {
-      familyId: layer.familyId,
-      coats: layer.coats,
-      dftUm: layer.dftUm ?? family.sheet.dftUm,
-      tool,
-      policy: policyFor(means, below, family),
-      waitHours: stageHours(family, 'minRecoat') * layer.coats,
-      cautions: family.sheet.cautions,
-    });
-  });
+  layer: LayerChoice,
+  below: Family | undefined,
+  family: Family,
+): RouteStep {
+  const tool = toolFor(s, means, family);
+  // Levelling is counted by its rounds, most of whose film is blocked off again.
+  const work = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool) * layer.coats;
+  const polish = layer.kind === 'topcoat' && s.finish === 'show' ? polishHours(s) : 0;
+  return {
+    stepId: '',
+    kind: layer.kind,
+    familyId: layer.familyId,
+    coats: layer.coats,
+    dftUm: layer.dftUm ?? family.sheet.dftUm,
+    hours: work + polish,
+    waitHours: stageHours(family, 'minRecoat') * layer.coats,
+    tool,
+    policy: policyFor(means, below, family),
+    cautions: family.sheet.cautions,
+  };
 }
 
 /** House practice first, where the sheet, the shop and the place allow it; isocyanate without an air-fed mask is brushed. */

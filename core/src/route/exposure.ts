@@ -33,8 +33,11 @@ const ORDER: readonly Durability[] = ['L', 'M', 'H', 'VH'];
 /** Least film of a system by category and durability, µm; an empty cell at the low end asks the next higher. C1 is designed as C2. */
 export function leastUm(system: System, category: Category, durability: Durability): number | null {
   const row = LEAST_FILM_UM[system][category === 'C1' ? 'C2' : category];
-  const d = ORDER.slice(ORDER.indexOf(durability)).find((x) => row?.[x] !== undefined);
-  return d === undefined ? null : row![d]!;
+  for (let i = ORDER.indexOf(durability); row && i < ORDER.length; i++) {
+    const um = row[ORDER[i]!];
+    if (um !== undefined) return um;
+  }
+  return null;
 }
 /** Years to first major maintenance; an expectation, not a guarantee. Source: ISO 12944-1:2018 (from memory). */
 export const LIFE_YEARS: Readonly<Record<Durability, string>> = {
@@ -65,17 +68,19 @@ export type LeastFilm =
   | { readonly kind: 'none-asked' }
   | { readonly kind: 'ask' };
 
+const IN_SCOPE: readonly string[] = [
+  'epoxy-2k',
+  'urethane-2k',
+  'zinc-epoxy-2k',
+  'inorganic-zinc',
+  'acrylic-1k',
+];
 /** The system a route counts as: the weakest class in it. */
 function systemOf(v: RouteView): System | null {
   const paint = paintOf(v);
-  const binders = paint.map((c) => c.family.sheet.binder);
-  if (binders.some((b) => b === 'alkyd-1k' || b === 'oil-1k')) return 'alkyd';
-  if (
-    !binders.every((b) =>
-      ['epoxy-2k', 'urethane-2k', 'zinc-epoxy-2k', 'inorganic-zinc', 'acrylic-1k'].includes(b),
-    )
-  )
-    return null;
+  if (paint.some((c) => c.family.sheet.binder === 'alkyd-1k' || c.family.sheet.binder === 'oil-1k'))
+    return 'alkyd';
+  if (!paint.every((c) => IN_SCOPE.includes(c.family.sheet.binder))) return null;
   return paint[0]?.family.traits.pigment === 'zinc-metal' ? 'zinc-epoxy-urethane' : 'epoxy-urethane';
 }
 
@@ -88,10 +93,15 @@ export function leastFilm(v: RouteView): LeastFilm {
     return v.metal === 'steel' && isBlasted(v) ? { kind: 'ask' } : { kind: 'no-published-life' };
   // Thin because it flexes, must go together or must give off heat: the form's cap beats the table.
   if (capUm(v.survey) !== null) return { kind: 'no-published-life' };
-  const system = systemOf(v);
-  const isInScope = v.metal === 'steel' && isBlasted(v) && !v.keeps && (v.survey.heatC ?? 60) <= 120;
-  if (!isInScope || system === null || v.survey.category === 'CX' || v.survey.category === 'immersed')
-    return { kind: 'no-published-life' };
+  const isInScope =
+    v.metal === 'steel' &&
+    !v.keeps &&
+    (v.survey.heatC ?? 60) <= 120 &&
+    v.survey.category !== 'CX' &&
+    v.survey.category !== 'immersed' &&
+    isBlasted(v);
+  const system = isInScope ? systemOf(v) : null;
+  if (system === null) return { kind: 'no-published-life' };
   const um = leastUm(system, v.survey.category, v.survey.durability);
   return um === null ? { kind: 'no-published-life' } : { kind: 'scope', um, system };
 }

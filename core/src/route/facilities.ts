@@ -22,10 +22,12 @@ export const needsOf = (a: Act): readonly Facility[] => [
   ...(a.goesOut ? (['contractor'] as const) : []),
 ];
 
-/** The way of a sequence: the first of `WAYS` that it has. */
-export function wayOf(acts: readonly Act[], s: Survey, means: ShopMeans): Way {
-  if (acts.some((a) => placeOfAct(a, s, means) === 'contractor')) return 'contractor';
-  for (const way of ['blast', 'bath', 'chemical', 'hand', 'keep'] as const)
-    if (acts.some((a) => a.way === way)) return way;
-  return 'hand';
+/** The way of a sequence is the first of these that it has. */
+export const WAY_ORDER = ['contractor', 'blast', 'bath', 'chemical', 'hand', 'keep'] as const;
+/** Where an act's way stands in `WAY_ORDER`; a wash has none and stands past the end. */
+export function rankOf(a: Act, s: Survey, means: ShopMeans): number {
+  if (placeOfAct(a, s, means) === 'contractor') return 0;
+  return a.way === null ? WAY_ORDER.length : WAY_ORDER.indexOf(a.way);
 }
+/** The way by the first of its ranks; washes alone are work of hands. */
+export const wayAt = (rank: number): Way => WAY_ORDER[rank] ?? 'hand';

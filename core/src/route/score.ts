@@ -109,14 +109,14 @@ export function takesOf(
   return { hours, waitHours, cost, filmUm };
 }
 
-export const figuresFrom = (...takes: readonly Takes[]): Figures => {
-  const sum = (f: (t: Takes) => number): number => takes.reduce((n, t) => n + f(t), 0);
-  const hours = sum((t) => t.hours);
+const NOTHING: Takes = { hours: 0, waitHours: 0, cost: 0, filmUm: 0 };
+export const figuresFrom = (a: Takes, b: Takes = NOTHING): Figures => {
+  const hours = a.hours + b.hours;
   return {
     hours,
-    days: hours / HOURS_PER_DAY + sum((t) => t.waitHours) / 24,
-    cost: sum((t) => t.cost),
-    filmUm: sum((t) => t.filmUm),
+    days: hours / HOURS_PER_DAY + (a.waitHours + b.waitHours) / 24,
+    cost: a.cost + b.cost,
+    filmUm: a.filmUm + b.filmUm,
   };
 };
 
@@ -167,15 +167,44 @@ const isHeritage = (c: CoatView): boolean =>
 const least = (list: readonly number[]): number => Math.min(...list);
 const cap = (x: number): number => Math.max(0, Math.min(1, x));
 
+/** What the coats alone decide, whatever is under them: one set of coats goes over many preparations. */
+export interface CoatMerits {
+  /** Before grip. */
+  readonly protection: number;
+  readonly finish: number;
+  readonly forgiveness: number;
+  readonly removable: number;
+}
+export function meritsOf(survey: Survey, paint: readonly CoatView[]): CoatMerits {
+  const last = paint[paint.length - 1];
+  const filmUm = paint.reduce((sum, c) => sum + c.coats * c.dftUm, 0);
+  const barrier =
+    paint.reduce((sum, c) => sum + c.family.traits.barrier * c.coats * c.dftUm, 0) /
+    (3 * Math.max(1, filmUm));
+  // Zinc protects where the film is broken, which is what a harsh place does to films.
+  const isHarsh = ['C4', 'C5', 'CX'].includes(survey.category);
+  const isZinc = paint[0]?.family.traits.pigment === 'zinc-metal';
+  return {
+    protection:
+      cap(Math.min(1, filmUm / wantedUm(survey, paint)) * 0.6 + barrier * 0.4) *
+      weathering(survey, last) *
+      (paint.some(isHeritage) ? 0.8 : 1) *
+      (isHarsh && !isZinc ? 0.85 : 1),
+    finish: survey.concealed === 'yes' ? 1 : last ? last.family.traits.look / 3 : 0,
+    forgiveness: paint.length === 0 ? 1 : least(paint.map((c) => c.family.traits.forgiving)) / 3,
+    removable: last ? last.family.traits.removable / 3 : 1,
+  };
+}
+
 export interface ScoreInput {
   readonly survey: Survey;
-  readonly paint: readonly CoatView[];
+  readonly merits: CoatMerits;
   readonly figures: Figures;
   readonly grip: number;
   readonly keeps: boolean;
   /** How much it is done as this house does it: preferences that spoke. */
   readonly preferences: number;
-  readonly weights?: Weights;
+  readonly weights: Weights;
 }
 
 /** The film that is wanted here, µm: the published table's where there is one, else by analogy. */
@@ -188,33 +217,23 @@ function wantedUm(s: Survey, paint: readonly CoatView[]): number {
 }
 
 export function scoreOf(input: ScoreInput): Score {
-  const { survey, paint, figures: f } = input;
-  const last = paint[paint.length - 1];
-  const barrier =
-    paint.length === 0
-      ? 0
-      : paint.reduce((sum, c) => sum + c.family.traits.barrier * c.coats * c.dftUm, 0) /
-        (3 * Math.max(1, f.filmUm));
+  const { survey, merits, figures: f, weights } = input;
   const areaM2 = survey.areaM2 ?? UNKNOWN_AREA_M2;
-  // Zinc protects where the film is broken, which is what a harsh place does to films.
-  const isHarsh = ['C4', 'C5', 'CX'].includes(survey.category);
-  const isZinc = paint[0]?.family.traits.pigment === 'zinc-metal';
   const parts: Record<Quality, number> = {
-    protection:
-      cap(Math.min(1, f.filmUm / wantedUm(survey, paint)) * 0.6 + barrier * 0.4) *
-      input.grip *
-      weathering(survey, last) *
-      (paint.some(isHeritage) ? 0.8 : 1) *
-      (isHarsh && !isZinc ? 0.85 : 1),
+    protection: merits.protection * input.grip,
     days: 1 / (1 + f.days / 21),
     hours: 1 / (1 + f.hours / (2 + 3 * areaM2)),
     cost: 1 / (1 + f.cost / (20 + 25 * areaM2)),
-    finish: survey.concealed === 'yes' ? 1 : last ? last.family.traits.look / 3 : 0,
-    forgiveness: paint.length === 0 ? 1 : least(paint.map((c) => c.family.traits.forgiving)) / 3,
-    reversibility: (last ? last.family.traits.removable / 3 : 1) * 0.5 + (input.keeps ? 0.5 : 0),
+    finish: merits.finish,
+    forgiveness: merits.forgiveness,
+    reversibility: merits.removable * 0.5 + (input.keeps ? 0.5 : 0),
     practice: cap(input.preferences / 6),
   };
-  const weights = input.weights ?? weightsFor(survey);
-  const sum = QUALITIES.reduce((t, q) => t + weights[q], 0);
-  return { total: QUALITIES.reduce((t, q) => t + weights[q] * parts[q], 0) / sum, parts };
+  let sum = 0;
+  let total = 0;
+  for (const q of QUALITIES) {
+    sum += weights[q];
+    total += weights[q] * parts[q];
+  }
+  return { total: total / sum, parts };
 }

@@ -11,8 +11,10 @@ import {
   type RouteStep,
   type WindowPolicy,
 } from './route.ts';
-import { ACTS, actOf } from './surface/acts.ts';
+import { ACTS, actOf, standsBefore } from './surface/acts.ts';
+import type { Matter } from './surface/matter.ts';
 import { surfacesThrough, type Seen } from './surface/walk.ts';
+import type { Unmet } from './surface/asks.ts';
 import type { Surface } from './surface/state.ts';
 
 /** A coat of the route with its family looked up. */
@@ -48,6 +50,10 @@ export interface RouteView {
   readonly through: () => readonly Surface[];
   /** What the first coat meets, walked through the steps from what the survey found; worked out when first asked for. */
   readonly surface: () => Surface;
+  /** The first act that may not begin, and the matter in its way. */
+  readonly blocked: () => Blocked | null;
+  /** What several rules ask of the same view, kept once it is worked out. */
+  readonly worked: { unmet: readonly Unmet[] | null };
 }
 
 /** What was answered by the metal itself, filled in. */
@@ -56,14 +62,13 @@ export const settled = (s: Survey): Survey => {
   return hardened === s.hardened ? s : { ...s, hardened };
 };
 
-/** Reads a route once. `seen`: what the inspection found; `already`: the surfaces, where the preparation was walked before. */
+/** Reads a route once. `seen`: what the inspection found. */
 export function viewOf(
   asked: Survey,
   means: ShopMeans,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
   seen?: Seen,
-  already?: readonly Surface[],
 ): RouteView {
   const survey = settled(asked);
   const methods: Method[] = [];
@@ -94,7 +99,8 @@ export function viewOf(
     }
   }
   const paint = coats.filter((c) => c.kind !== 'cavity');
-  let walked = already;
+  let walked: readonly Surface[] | undefined;
+  let stopped: Blocked | null | undefined;
   const through = (): readonly Surface[] => (walked ??= surfacesThrough(survey, steps, seen));
   return {
     survey,
@@ -107,9 +113,11 @@ export function viewOf(
     isHeld,
     coats,
     paint,
-    pairs: paint.slice(1).map((c, i) => [paint[i]!, c] as const),
+    pairs: pairsIn(paint),
     unknownFamilies,
+    worked: { unmet: null },
     through,
+    blocked: () => (stopped === undefined ? (stopped = blockedIn(steps, through())) : stopped),
     surface: () => {
       const at = through();
       return at[Math.min(paint[0]?.index ?? steps.length, at.length - 1)]!;
@@ -117,22 +125,67 @@ export function viewOf(
   };
 }
 
+export interface Blocked {
+  readonly act: string;
+  readonly matter: Matter;
+}
+function blockedIn(steps: readonly RouteStep[], through: readonly Surface[]): Blocked | null {
+  for (let i = 0; i < steps.length; i++) {
+    const s = steps[i]!;
+    const act = s.kind === 'strip' || s.kind === 'pretreat' ? actOf(s.what ?? '') : undefined;
+    const matter = act ? standsBefore(act, through[i]!.amounts) : null;
+    if (matter !== null) return { act: act!.actId, matter };
+  }
+  return null;
+}
+
+/** A route of a preparation and of coats that were read before, each for itself. */
+export function viewOver(prep: RouteView, over: RouteView): RouteView {
+  const shift = prep.steps.length;
+  const coats = over.coats.map((c) => ({ ...c, index: c.index + shift }));
+  const paint = coats.filter((c) => c.kind !== 'cavity');
+  return {
+    ...prep,
+    steps: [...prep.steps, ...over.steps],
+    isHeld: over.isHeld,
+    coats,
+    paint,
+    pairs: pairsIn(paint),
+    unknownFamilies: over.unknownFamilies,
+    worked: { unmet: null },
+    // The first coat meets what the preparation leaves.
+    surface: () => lastOf(prep.through()),
+  };
+}
+const lastOf = (through: readonly Surface[]): Surface => through[through.length - 1]!;
+const pairsIn = (paint: readonly CoatView[]): RouteView['pairs'] =>
+  paint.slice(1).map((c, i) => [paint[i]!, c] as const);
+
 export const paintOf = (v: RouteView): readonly CoatView[] => v.paint;
 export const firstCoat = (v: RouteView): CoatView | undefined => v.paint[0];
 export const lastCoat = (v: RouteView): CoatView | undefined => v.paint[v.paint.length - 1];
 export const has = (v: RouteView, feature: Feature): boolean => v.survey.features.includes(feature);
-export const uses = (v: RouteView, ...methods: readonly Method[]): boolean =>
-  methods.some((m) => v.methods.includes(m));
+export const uses = (v: RouteView, ...methods: readonly Method[]): boolean => usesAny(v, methods);
+export function usesAny(v: RouteView, methods: readonly Method[]): boolean {
+  for (const m of v.methods) if (methods.includes(m)) return true;
+  return false;
+}
 /** Acts of the route, pretreatments too, whose table entry says so; the first one's name, or undefined. */
 export function actThat(v: RouteView, is: (a: (typeof ACTS)[number]) => boolean): string | undefined {
-  return [...v.methods, ...v.pretreats].find((id) => {
-    const a = actOf(id);
-    return a !== undefined && is(a);
-  });
+  for (const list of [v.methods, v.pretreats])
+    for (const id of list) {
+      const a = actOf(id);
+      if (a !== undefined && is(a)) return id;
+    }
+  return undefined;
 }
 /** Index of the first step of a kind (and of what it does), or −1. */
 export function indexOf(v: RouteView, kind: RouteStep['kind'], what?: string): number {
-  return v.steps.findIndex((s) => s.kind === kind && (what === undefined || s.what === what));
+  for (let i = 0; i < v.steps.length; i++) {
+    const s = v.steps[i]!;
+    if (s.kind === kind && (what === undefined || s.what === what)) return i;
+  }
+  return -1;
 }
 /** The first step that takes something off, keys or dips: what must be known first is known before it. */
 export const stripIndex = (v: RouteView): number => indexOf(v, 'strip');
@@ -150,6 +203,8 @@ export const ABRASIVE: readonly Method[] = [
   'pad',
   'keep',
 ];
+/** What floods or throws grit at all there is: blasts, baths, caustic. */
+export const FLOODS: readonly Method[] = [...BLASTS, ...BATHS, 'hot-caustic'];
 export const isFerrous = (m: Metal): boolean => m === 'steel' || m === 'iron';
 export const totalUm = (c: CoatView): number => c.coats * c.dftUm;
 export const pairs = (v: RouteView): RouteView['pairs'] => v.pairs;

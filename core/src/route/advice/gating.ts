@@ -3,10 +3,12 @@ import { MOST_GATES, openGates, type GateField } from '../gates.ts';
 import { firstHindrance } from '../judge.ts';
 import type { RouteStep, StepGate } from '../route.ts';
 import type { Rule } from '../rule.ts';
-import { viewOf } from '../view.ts';
-import { stepsOf, type Candidate, type ZoneInput } from './candidates.ts';
+import { settled, viewOf } from '../view.ts';
+import { stepsOf, type Candidate } from './candidates.ts';
+import type { ZoneInput } from './ruleSets.ts';
 
 type Value = Survey[keyof Survey];
+const keyOf = (field: string, value: Value): string => `${field}${JSON.stringify(value)}`;
 
 /**
  * Works out the gates that a route, chosen for hoped-for answers, rests on: for each answer that is open, the values under
@@ -15,6 +17,7 @@ type Value = Survey[keyof Survey];
 export class Gating {
   private readonly open: readonly GateField[];
   private readonly known = new Map<object, Map<string, boolean>>();
+  private readonly surveys = new Map<string, Survey>();
   private readonly z: ZoneInput;
   private readonly asked: Survey;
 
@@ -40,10 +43,18 @@ export class Gating {
   private holds(c: Candidate, g: GateField, value: Value): boolean {
     const { prepRefusing, coatsRefusing, routeRefusing } = this.z.rules;
     return (
-      this.stands(c.ready, c.ready.steps, g, value, prepRefusing) &&
-      this.stands(c.laid, c.laid.steps, g, value, coatsRefusing) &&
+      this.stands(c.ready, c.ready.view.steps, g, value, prepRefusing) &&
+      this.stands(c.laid, c.laid.view.steps, g, value, coatsRefusing) &&
       this.stands(c, stepsOf(c), g, value, routeRefusing)
     );
+  }
+
+  /** One object for one answer, so that what is worked out of it is kept. */
+  private surveyWith(field: keyof Survey, value: Value): Survey {
+    const key = keyOf(field, value);
+    let s = this.surveys.get(key);
+    if (!s) this.surveys.set(key, (s = settled({ ...this.z.survey, [field]: value })));
+    return s;
   }
 
   private stands(
@@ -55,10 +66,10 @@ export class Gating {
   ): boolean {
     let known = this.known.get(of);
     if (!known) this.known.set(of, (known = new Map<string, boolean>()));
-    const key = `${g.field}${JSON.stringify(value)}`;
+    const key = keyOf(g.field, value);
     let yes = known.get(key);
     if (yes === undefined) {
-      const v = viewOf({ ...this.z.survey, [g.field]: value }, this.z.means, steps, this.z.families);
+      const v = viewOf(this.surveyWith(g.field, value), this.z.means, steps, this.z.families);
       known.set(key, (yes = firstHindrance(v, rules) === null));
     }
     return yes;

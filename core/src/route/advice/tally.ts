@@ -19,6 +19,8 @@ interface Against {
   /** The route it got farthest in: past the most rules. */
   sample: RouteView;
   rules: readonly Rule[];
+  /** The rule that stopped it: those before it had nothing against it. */
+  stoppedAt: number;
   reach: number;
   readonly asks: Map<keyof Survey, number>;
 }
@@ -56,13 +58,14 @@ export class Tally {
       const known = this.against.get(a.key);
       if (!known) {
         const asks = new Map(hindrance.asks.map((f) => [f, 1]));
-        this.against.set(a.key, { about: a, sample: v, rules, reach, asks });
+        this.against.set(a.key, { about: a, sample: v, rules, stoppedAt: hindrance.index, reach, asks });
         continue;
       }
       for (const f of hindrance.asks) bump(known.asks, f);
       if (reach <= known.reach) continue;
       known.sample = v;
       known.rules = rules;
+      known.stoppedAt = hindrance.index;
       known.reach = reach;
     }
   }
@@ -72,7 +75,7 @@ export class Tally {
     const out: Refused[] = [];
     for (const [key, e] of this.against) {
       if (this.allowed.has(key)) continue;
-      const verdict = judge(e.sample, e.rules);
+      const verdict = judge(e.sample, e.rules.slice(e.stoppedAt));
       const open = verdict.open.flatMap((q) => q.asks);
       out.push({
         about: e.about.about,

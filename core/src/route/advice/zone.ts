@@ -8,17 +8,18 @@ import { figuresOf, weightsFor, type Figures, type Quality, type Score } from '.
 import type { ActId, Way } from '../surface/acts.ts';
 import { OFF } from '../surface/matter.ts';
 import { standsOn } from '../surface/asks.ts';
-import { settled, viewOf } from '../view.ts';
+import { settled, viewOf, viewOver } from '../view.ts';
 import {
   candidatesFor,
   nearestMiss,
   stepsOf,
+  viewOfCandidate,
   type Candidate,
   type Found,
-  type ZoneInput,
 } from './candidates.ts';
 import { Gating } from './gating.ts';
 import { lostBy } from './rivals.ts';
+import type { ZoneInput } from './ruleSets.ts';
 import { aboutMethod, Tally } from './tally.ts';
 
 /** A route that holds for a zone. */
@@ -52,11 +53,7 @@ export interface ZoneAdvice {
 }
 
 /** One rival a way and binder pair: families of one binder are one. */
-const pairOf = (c: Candidate): string => {
-  const { paint } = c.laid;
-  const [first, last] = [paint[0]!, paint[paint.length - 1]!];
-  return `${c.way}|${first.family.sheet.binder}${first.family.traits.pigment === 'zinc-metal' ? 'zn' : ''}|${last.family.sheet.binder}`;
-};
+const pairOf = (c: Candidate): string => `${c.way}|${c.laid.binders}`;
 
 /** Binder pairs looked for in one way. */
 const MOST_PAIRS = 8;
@@ -64,14 +61,18 @@ const MOST_PAIRS = 8;
 const MOST_TWINS = 3;
 
 interface Rival {
+  readonly way: Way;
+  readonly score: Score;
   readonly c: Candidate;
+  /** What it was worked out for: the asked survey with its looks hoped for. */
+  readonly ground: ZoneInput;
   readonly gates: readonly StepGate[];
   readonly twins: (readonly LayerChoice[])[];
 }
 
 /** Candidates that hold as whole routes, the best of each way and binder pair with its twins. */
-function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): Rival[] {
-  const rivals = new Map<string, Rival | null>();
+function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): Map<string, Rival> {
+  const rivals = new Map<string, Rival>();
   const pairsOf = new Map<Way, number>();
   const gating = new Gating(z, asked.survey);
   for (const c of found.candidates) {
@@ -81,7 +82,7 @@ function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): R
     const isFresh = c.laid.about.some((a) => !tally.isAllowed(a));
     if (known && !isFresh && known.twins.length >= MOST_TWINS) continue;
     if (!known && !isFresh && (pairsOf.get(c.way) ?? 0) >= MOST_PAIRS) continue;
-    const v = viewOf(z.survey, z.means, stepsOf(c), z.families, undefined, c.ready.through);
+    const v = viewOfCandidate(c);
     const hindrance = firstHindrance(v, z.rules.routeRefusing);
     if (hindrance) {
       tally.refuse(c.laid.about, v, hindrance, z.rules.routeRefusing, 2);
@@ -98,29 +99,24 @@ function rivalsOf(z: ZoneInput, asked: ZoneInput, found: Found, tally: Tally): R
     tally.allow(c.acts.map(aboutMethod));
     pairsOf.set(c.way, (pairsOf.get(c.way) ?? 0) + 1);
     for (const g of gates) tally.ask(g.field as never);
-    rivals.set(pair, { c, gates, twins: [] });
+    rivals.set(pair, { way: c.way, score: c.score, c, ground: z, gates, twins: [] });
   }
-  return [...rivals.values()].filter((r) => r !== null);
+  return rivals;
 }
 
 /** What could not be laid over any preparation, and acts that reach nothing, each say what stands. */
 function tallyMisses(z: ZoneInput, found: Found, tally: Tally): void {
   for (const l of found.laid) {
     if (l.about.every((a) => tally.isAllowed(a))) continue;
-    const v = nearestMiss(z, l, found.sequences);
+    const v = nearestMiss(l, found);
     const hindrance = firstHindrance(v, z.rules.refusing);
     if (hindrance) tally.refuse(l.about, v, hindrance, z.rules.refusing, 3);
   }
-  const forgiving = found.laid.find((l) => l.paint[0]?.family.familyId === 'epoxy-mastic') ?? found.laid[0];
+  const forgiving = found.laid.find((l) => l.foot.first.familyId === 'epoxy-mastic') ?? found.laid[0];
   if (!forgiving) return;
   for (const id of found.acts) {
     if (tally.isAllowed(aboutMethod(id))) continue;
-    const v = viewOf(
-      z.survey,
-      z.means,
-      [...prepSteps(z.survey, z.means, [id]), ...forgiving.steps],
-      z.families,
-    );
+    const v = viewOver(found.prepared.view([id]), forgiving.view);
     const hindrance = firstHindrance(v, z.rules.refusing);
     if (hindrance) tally.refuse([aboutMethod(id)], v, hindrance, z.rules.refusing, 3);
     else tally.allow([aboutMethod(id)]);
@@ -134,18 +130,18 @@ export function adviseZone(asked: ZoneInput): ZoneAdvice {
   const z = hoped === own.survey ? own : { ...own, survey: hoped };
   const tally = new Tally();
   const found = candidatesFor(z, tally);
-  const held = new Map<string, Held>();
-  const hold = (ground: ZoneInput, rivals: readonly Rival[]): void => {
-    for (const r of rivals) if (!held.has(pairOf(r.c))) held.set(pairOf(r.c), heldOf(ground, r));
+  const held = new Map<string, Rival>();
+  const hold = (rivals: ReadonlyMap<string, Rival>): void => {
+    for (const [pair, r] of rivals) if (!held.has(pair)) held.set(pair, r);
   };
-  hold(z, rivalsOf(z, own, found, tally));
+  hold(rivalsOf(z, own, found, tally));
   const ways = (): number => new Set([...held.values()].map((h) => h.way)).size;
   // What does not hold with every look hoped for holds no better at the worst.
   const most = new Set(found.candidates.map((c) => c.way)).size;
   if (z !== own && ways() < Math.min(2, most)) {
     // With every look hoped for, too much rests on looks: what holds at the worst, and with the three asked most hoped for?
     const asked = new Tally();
-    hold(own, rivalsOf(own, own, candidatesFor(own, asked), tally));
+    hold(rivalsOf(own, own, candidatesFor(own, asked), tally));
     const open = asked.questions().map((q) => q.field);
     const few = openGates(own.survey)
       .map((g) => g.field)
@@ -154,7 +150,7 @@ export function adviseZone(asked: ZoneInput): ZoneAdvice {
       .slice(0, MOST_GATES);
     if (ways() < 2 && few.length > 0) {
       const some = { ...own, survey: hopedSurvey(own.survey, few) };
-      hold(some, rivalsOf(some, own, candidatesFor(some, new Tally()), tally));
+      hold(rivalsOf(some, own, candidatesFor(some, new Tally()), tally));
     }
   }
   if (held.size === 0) for (const g of openGates(own.survey)) tally.ask(g.field);
@@ -162,25 +158,28 @@ export function adviseZone(asked: ZoneInput): ZoneAdvice {
   const painted = [...held.values()];
   const others = notPaint(own, found);
   const shown = chosen(painted, others);
-  const advised = shown.find((h) => h.score !== null);
+  const advised = shown.find((h): h is Rival => h.score !== null);
   const weights = asked.weights ?? weightsFor(own.survey);
   return {
-    held: shown.length > 0 ? shown : [lastResort(own)],
+    held: shown.length > 0 ? shown.map((h) => ('c' in h ? heldOf(h) : h)) : [lastResort(own)],
     unshown: painted
       .filter((h) => !shown.includes(h))
       .map((h) => ({
         way: h.way,
-        choice: h.choice,
-        figures: h.figures,
-        lostBy: advised?.score && h.score ? lostBy(h.score, advised.score, weights) : 'protection',
+        choice: choiceOf(h),
+        figures: h.gates.length === 0 ? h.c.figures : heldOf(h).figures,
+        lostBy: advised ? lostBy(h.score, advised.score, weights) : 'protection',
       })),
     tally,
   };
 }
 
-function heldOf(z: ZoneInput, r: Rival): Held {
-  const { c, gates } = r;
-  const choice: Choice = { acts: c.acts, layers: c.laid.layers };
+const choiceOf = (r: Rival): Choice => ({ acts: r.c.acts, layers: r.c.laid.layers });
+
+/** A rival written out: only what is shown is worth the writing. */
+function heldOf(r: Rival): Held {
+  const { c, gates, ground: z } = r;
+  const choice = choiceOf(r);
   const steps =
     gates.length === 0 ? numbered(stepsOf(c)) : buildRoute(z.survey, z.means, choice, z.families, gates);
   return {
@@ -204,22 +203,25 @@ const MOST_NOT_PAINT = 2;
  * Five at most: answers without paint that lead come first; then the best, the best of another way, keeping where it may
  * be, and the rest by score, ways and finishes that are new before more of the same.
  */
-function chosen(painted: readonly Held[], others: readonly Held[]): Held[] {
-  const out: Held[] = others.filter((h) => h.leads).slice(0, MOST_NOT_PAINT);
+function chosen(painted: readonly Rival[], others: readonly Held[]): (Rival | Held)[] {
+  const out: (Rival | Held)[] = others.filter((h) => h.leads).slice(0, MOST_NOT_PAINT);
   const lead = out.length;
   const rest = others.filter((h) => !out.includes(h)).slice(0, MOST_NOT_PAINT - lead);
   const room = MOST_ROUTES - (painted.length >= MOST_ROUTES ? Math.min(1, rest.length) : rest.length);
   const sorted = [...painted].sort(
-    (a, b) => b.score!.total - a.score!.total || a.gates.length - b.gates.length,
+    (a, b) => b.score.total - a.score.total || a.gates.length - b.gates.length,
   );
-  const take = (h: Held | undefined): void => {
+  const take = (h: Rival | undefined): void => {
     if (h && !out.includes(h) && out.length < room) out.push(h);
   };
   take(sorted[0]);
   take(sorted.find((h) => h.way !== sorted[0]!.way));
   take(sorted.find((h) => h.way === 'keep'));
-  const has = (h: Held): boolean => out.some((o) => o.way === h.way);
-  const finishOf = (h: Held): string | undefined => h.choice.layers[h.choice.layers.length - 1]?.familyId;
+  const has = (h: Rival): boolean => out.some((o) => o.way === h.way);
+  const finishOf = (h: Rival | Held): string | undefined => {
+    const layers = 'c' in h ? h.c.laid.layers : h.choice.layers;
+    return layers[layers.length - 1]?.familyId;
+  };
   for (const h of sorted) if (!has(h)) take(h);
   for (const h of sorted) if (!out.some((o) => finishOf(o) === finishOf(h))) take(h);
   for (const h of sorted) take(h);
@@ -246,10 +248,10 @@ const WAY_OF: Readonly<Record<NotPaint['answer'], Way>> = {
 
 /** Answers without paint, written out with their care; those that want bare metal by the best way to bare it. */
 function notPaint(z: ZoneInput, found: Found): Held[] {
-  const bare = found.sequences
+  const bare = found.reach.sequences
     .filter(
       (q) =>
-        !q.acts.includes('keep') &&
+        !q.keeps &&
         (['loose-rust', 'tight-rust', 'loose-paint', 'sound-paint', 'underseal'] as const).every(
           (m) => standsOn(q.end, m) <= OFF,
         ),

@@ -1,3 +1,4 @@
+import { recent } from '../../base/recent.ts';
 import type { Facility } from '../../part/shopMeans.ts';
 import type { Survey } from '../../part/survey.ts';
 import { isCasting, type Substrate } from '../../part/substrate.ts';
@@ -485,12 +486,20 @@ const BY_ID = new Map(ACTS.map((a) => [a.actId, a]));
 export const actOf = (id: string): Act | undefined => BY_ID.get(id as ActId);
 
 /** Acts that take some of a matter off, best share first; sound and loose paint by the kind of the coat. */
-export function actsThatTake(m: Matter, s: Survey): Act[] {
-  return ACTS.map((a) => ({ a, share: shareOf(a, m, s) }))
-    .filter((x) => x.share > 0)
-    .sort((x, y) => y.share - x.share)
-    .map((x) => x.a);
+export function actsThatTake(m: Matter, s: Survey): readonly Act[] {
+  const byMatter = takersFor(s);
+  let acts = byMatter.get(m);
+  if (!acts) {
+    acts = ACTS.map((a) => ({ a, share: shareOf(a, m, s) }))
+      .filter((x) => x.share > 0)
+      .sort((x, y) => y.share - x.share)
+      .map((x) => x.a);
+    byMatter.set(m, acts);
+  }
+  return acts;
 }
+/** Dozens of refusals over one survey name the same few matters. */
+const takersFor = recent((_: Survey) => new Map<Matter, readonly Act[]>());
 
 const KINDS = ['one-pack', 'two-pack', 'powder'] as const;
 /** Sixteenths of a matter that an act takes on this part. */

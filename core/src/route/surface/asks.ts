@@ -1,3 +1,4 @@
+import { recent } from '../../base/recent.ts';
 import type { Category, Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
 import { metalOf } from '../../products/traits.ts';
@@ -21,6 +22,8 @@ export interface SurfaceAsk {
   readonly needsKey: boolean;
   /** An etch bites bare metal: a conversion film keeps it off. */
   readonly mayBeConverted: boolean;
+  /** What was found wrong with surfaces for it: hundreds of routes meet the same few. */
+  readonly found: Map<Surface, readonly Unmet[]>;
 }
 
 /** What is still wrong with a surface for a coat. */
@@ -50,17 +53,17 @@ export function askOf(
   category: Category = s.category,
   blastsLater = false,
 ): SurfaceAsk {
-  let ofSurvey = asked.get(s);
-  if (!ofSurvey) asked.set(s, (ofSurvey = new Map<Family, Map<string, SurfaceAsk>>()));
+  const ofSurvey = asksFor(s);
   let ofFamily = ofSurvey.get(family);
-  if (!ofFamily) ofSurvey.set(family, (ofFamily = new Map<string, SurfaceAsk>()));
-  const key = `${category}${keeps}${blastsLater}`;
-  let ask = ofFamily.get(key);
-  if (!ask) ofFamily.set(key, (ask = worked(family, s, keeps, category, blastsLater)));
+  if (!ofFamily) ofSurvey.set(family, (ofFamily = [new Map(), new Map(), new Map(), new Map()]));
+  const byCategory = ofFamily[(keeps ? 2 : 0) + (blastsLater ? 1 : 0)]!;
+  let ask = byCategory.get(category);
+  if (!ask) byCategory.set(category, (ask = worked(family, s, keeps, category, blastsLater)));
   return ask;
 }
+type Asks = readonly Map<Category, SurfaceAsk>[];
 /** Hundreds of routes over one survey begin with the same few coats. */
-const asked = new WeakMap<Survey, Map<Family, Map<string, SurfaceAsk>>>();
+const asksFor = recent((_: Survey) => new Map<Family, Asks>());
 
 function worked(
   family: Family,
@@ -109,11 +112,18 @@ function worked(
     needsConversion: isImmersed && metalOf(s.substrate) === 'aluminium' && !keeps,
     needsKey: keeps || !isFerrous,
     mayBeConverted: sheet.role !== 'etch',
+    found: new Map(),
   };
 }
 
 /** Everything on or about a surface that a coat does not take, in the order of `MATTERS`, then its condition. */
-export function unmetBy(at: Surface, ask: SurfaceAsk): Unmet[] {
+export function unmetBy(at: Surface, ask: SurfaceAsk): readonly Unmet[] {
+  let list = ask.found.get(at);
+  if (!list) ask.found.set(at, (list = compared(at, ask)));
+  return list;
+}
+
+function compared(at: Surface, ask: SurfaceAsk): Unmet[] {
   const out: Unmet[] = [];
   for (let i = 0; i < MATTERS.length; i++)
     if (at.amounts[i]! > ask.most[i]!)

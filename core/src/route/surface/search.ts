@@ -1,7 +1,8 @@
+import { recent } from '../../base/recent.ts';
 import type { ShopMeans } from '../../part/shopMeans.ts';
 import type { Survey } from '../../part/survey.ts';
 import { metalOf } from '../../products/traits.ts';
-import { wayOf } from '../facilities.ts';
+import { rankOf, WAY_ORDER, wayAt } from '../facilities.ts';
 import { pretreatHours, stripHours } from '../hours.ts';
 import type { Method } from '../route.ts';
 import { ACTS, actOf, standsBefore, type Act, type ActId, type Way } from './acts.ts';
@@ -22,6 +23,8 @@ export interface Sequence {
   readonly abrades: boolean;
   /** One bit an act, so that sequences can be told to contain each other. */
   readonly mask: number;
+  /** The old coat stays. */
+  readonly keeps: boolean;
   /** Minutes of hands for the acts alone, as hours: for choosing among sequences that reach the same. */
   readonly hours: number;
 }
@@ -49,12 +52,7 @@ export const degreasingsAfter = (s: Survey): number =>
       : 0;
 
 /** The surface after what is always done first: degreased, glue off. */
-function opened(s: Survey): Surface {
-  let at = openedBy.get(s);
-  if (!at) openedBy.set(s, (at = washed(afterDegrease(seedSurface(s)), GLUE_OFF)));
-  return at;
-}
-const openedBy = new WeakMap<Survey, Surface>();
+const opened = recent((s: Survey) => washed(afterDegrease(seedSurface(s)), GLUE_OFF));
 
 /** Whether bare metal still wants a brush of abrasive before paint: a glaze, no profile, no key. */
 export function wantsAbrading(at: Surface, s: Survey): boolean {
@@ -80,8 +78,23 @@ interface Node {
   readonly acts: readonly Act[];
   readonly at: Surface;
   readonly hours: number;
-  readonly way: Way;
+  readonly rank: number;
 }
+
+/** An act with what this part and this shop make of it. */
+interface Doable {
+  readonly act: Act;
+  readonly hours: number;
+  readonly againHours: number;
+  /** Where its way stands in `WAY_ORDER`: the first decides. */
+  readonly rank: number;
+}
+const doable = (a: Act, s: Survey, means: ShopMeans): Doable => ({
+  act: a,
+  hours: a.way === null ? pretreatHours(s) : stripHours(s, a.actId as Method),
+  againHours: a.way === null ? pretreatHours(s) : stripHours(s, a.actId as Method, true),
+  rank: rankOf(a, s, means),
+});
 
 const STRIPPED_AT = STRIPPED.map(indexOfMatter);
 const isDone = (at: Surface): boolean => STRIPPED_AT.every((i) => at.amounts[i]! <= 1);
@@ -96,7 +109,7 @@ const keyOf = (n: Node): string => {
     (Number(isSwept) << 6) |
     (Number(isConverted) << 7) |
     ((profileUm === null ? 0 : profileUm[0]) << 8);
-  let key = n.way + String.fromCharCode(flags);
+  let key = String.fromCharCode(n.rank, flags);
   for (const i of STRIPPED_AT) key += String.fromCharCode(65 + amounts[i]!);
   return key;
 };
@@ -147,10 +160,6 @@ function mayFollow(n: Node, a: Act): boolean {
   return a.actId !== last.actId || a.repeats.length > 0;
 }
 
-function hoursOf(a: Act, s: Survey, isAgain: boolean): number {
-  return a.way === null ? pretreatHours(s) : stripHours(s, a.actId as Method, isAgain);
-}
-
 /**
  * Every surface that the allowed acts can reach, each by its cheapest sequence of its way (docs/surface.md 2, 11.12). Acts
  * that change nothing are not offered; sequences that reach the same by more work are dropped. Pure.
@@ -162,19 +171,20 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
         acts: [],
         way: 'send',
         mask: 0,
+        keeps: false,
         abrades: false,
         end: closed(afterSpecialist(opened(s)), s, false),
         hours: 0,
       },
     ];
-  const acts = allowed.map((id) => actOf(id)!);
-  const start: Node = { acts: [], at: opened(s), hours: 0, way: 'hand' };
+  const acts = allowed.map((id) => doable(actOf(id)!, s, means));
+  const start: Node = { acts: [], at: opened(s), hours: 0, rank: WAY_ORDER.length };
   const seen = new Map<string, Node>();
   let frontier: Node[] = [start];
   for (let depth = 0; depth < MOST_ACTS && frontier.length > 0; depth++) {
     const next: Node[] = [];
     for (const n of frontier) {
-      for (const a of acts) {
+      for (const { act: a, hours, againHours, rank: own } of acts) {
         if (!mayFollow(n, a) || standsBefore(a, n.at.amounts) !== null) continue;
         const at = afterAct(n.at, a, s);
         const isKeep = a.actId === 'keep';
@@ -183,8 +193,8 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
         const node: Node = {
           acts: list,
           at,
-          hours: n.hours + hoursOf(a, s, n.acts.includes(a)),
-          way: wayOf(list, s, means),
+          hours: n.hours + (n.acts.includes(a) ? againHours : hours),
+          rank: Math.min(n.rank, own),
         };
         const key = isKeep ? list.map((x) => x.actId).join() : keyOf(node);
         const known = seen.get(key);
@@ -198,18 +208,18 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
   }
   return [...seen.values()]
     .filter((n) => !isSpot(n.acts[n.acts.length - 1]!))
-    .map((n) => ({
-      acts: n.acts.map((a) => a.actId),
-      way: n.way,
-      abrades: wantsAbrading(n.at, s),
-      mask: n.acts.reduce((m, a) => m | (1 << ACTS.indexOf(a)), 0),
-      end: closed(
-        n.at,
-        s,
-        n.acts.some((a) => a.actId === 'keep'),
-      ),
-      hours: n.hours,
-    }));
+    .map((n) => {
+      const keeps = n.acts.some((a) => a.actId === 'keep');
+      return {
+        acts: n.acts.map((a) => a.actId),
+        way: wayAt(n.rank),
+        abrades: wantsAbrading(n.at, s),
+        mask: n.acts.reduce((m, a) => m | (1 << ACTS.indexOf(a)), 0),
+        keeps,
+        end: closed(n.at, s, keeps),
+        hours: n.hours,
+      };
+    });
 }
 
 /**
@@ -217,14 +227,13 @@ export function sequencesFor(s: Survey, means: ShopMeans, allowed: readonly ActI
  * taken from; null: one of them may not begin.
  */
 export function endOf(s: Survey, acts: readonly ActId[], abrades: boolean): Surface | null {
-  let known = ends.get(s);
-  if (!known) ends.set(s, (known = new Map<string, Surface | null>()));
+  const known = endsFor(s);
   const key = `${acts.join()}${abrades}`;
   let end = known.get(key);
   if (end === undefined) known.set(key, (end = walkedEnd(s, acts, abrades)));
   return end;
 }
-const ends = new WeakMap<Survey, Map<string, Surface | null>>();
+const endsFor = recent((_: Survey) => new Map<string, Surface | null>());
 
 function walkedEnd(s: Survey, acts: readonly ActId[], abrades: boolean): Surface | null {
   let at = opened(s);

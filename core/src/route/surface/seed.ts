@@ -1,3 +1,4 @@
+import { recent } from '../../base/recent.ts';
 import { isCasting } from '../../part/substrate.ts';
 import type { Survey } from '../../part/survey.ts';
 import { metalOf } from '../../products/traits.ts';
@@ -60,13 +61,8 @@ export const isSoaked = (s: Survey): boolean =>
 
 const OXIDES: readonly string[] = ['aluminium', 'zinc', 'copper', 'magnesium'];
 
-const seeds = new WeakMap<Survey, Surface>();
 /** What the survey says stands on the part, at worst where it does not say. One object for one survey, so that walks are shared. */
-export function seedSurface(s: Survey): Surface {
-  let seed = seeds.get(s);
-  if (!seed) seeds.set(s, (seed = seeded(s)));
-  return seed;
-}
+export const seedSurface = recent(seeded);
 
 function seeded(s: Survey): Surface {
   const ferrous = isFerrous(s);

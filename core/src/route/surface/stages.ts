@@ -1,9 +1,8 @@
 import type { Survey } from '../../part/survey.ts';
 import { COAT_KINDS_OF_STEP, type RouteStep } from '../route.ts';
 import { amountOf, MATTERS, OFF, type Matter } from './matter.ts';
-import { seedSurface } from './seed.ts';
 import type { Surface } from './state.ts';
-import { afterStep } from './walk.ts';
+import { afterStep, startOf } from './walk.ts';
 
 /** The metal at one moment of its preparation: what was done last, and what still stands. */
 export interface SurfaceStage {
@@ -23,16 +22,18 @@ const load = (at: Surface): number => standing(at).reduce((sum, m) => sum + amou
 
 /** As found, after each act that takes something off, and as the first coat meets it: for drawing. Pure. */
 export function stagesOf(s: Survey, steps: readonly RouteStep[]): SurfaceStage[] {
-  let at = seedSurface(s);
-  const out: SurfaceStage[] = [{ what: null, at, standing: standing(at) }];
+  let footing = startOf(s);
+  const start = footing.surface;
+  const out: SurfaceStage[] = [{ what: null, at: start, standing: standing(start) }];
   for (const step of steps) {
     if (COAT_KINDS_OF_STEP.includes(step.kind)) break;
-    const next = afterStep(at, step, s);
+    const at = footing.surface;
+    footing = afterStep(footing, step, s);
+    const next = footing.surface;
     const isAct =
       (step.kind === 'strip' && step.what !== 'keep') || step.kind === 'pretreat' || step.kind === 'abrade';
     if (isAct || load(next) < load(at))
       out.push({ what: step.what ?? step.kind, at: next, standing: standing(next) });
-    at = next;
   }
   return out;
 }

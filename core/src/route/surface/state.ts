@@ -1,3 +1,4 @@
+import { recent } from '../../base/recent.ts';
 import type { Survey } from '../../part/survey.ts';
 import { shareOf, type Act } from './acts.ts';
 import { CLEANLINESS } from './cleanliness.ts';
@@ -23,25 +24,50 @@ export interface Surface {
 /** A share in sixteenths taken of an amount; what is left is rounded up, so that halves do not vanish. */
 const left = (amount: number, share: number): number => Math.ceil((amount * (16 - share)) / 16);
 
-const takenBy = new WeakMap<Survey, Map<Act, readonly number[]>>();
-/** Shares of every matter that an act takes on this part. */
-function sharesOf(a: Act, s: Survey): readonly number[] {
-  let byAct = takenBy.get(s);
-  if (!byAct) takenBy.set(s, (byAct = new Map<Act, readonly number[]>()));
-  let shares = byAct.get(a);
-  if (!shares) byAct.set(a, (shares = MATTERS.map((m) => shareOf(a, m, s))));
-  return shares;
+/** Matter that an act may take something of, by index, on any part. */
+const concerns = new Map<Act, readonly number[]>();
+function concernOf(a: Act): readonly number[] {
+  let list = concerns.get(a);
+  if (!list) {
+    const takes = (m: Matter): boolean => m in a.takes || m === 'sound-paint' || m === 'loose-paint';
+    concerns.set(a, (list = MATTERS.flatMap((m, i) => (takes(m) ? [i] : []))));
+  }
+  return list;
+}
+
+/** What an act takes of each matter on this part, by index, and what a repeat of it takes. */
+interface Taken {
+  readonly once: Wash['takes'];
+  readonly again: Wash['takes'];
+  readonly level: number;
+}
+const takenFor = recent((_: Survey) => new Map<Act, Taken>());
+function takenOf(a: Act, s: Survey): Taken {
+  const byAct = takenFor(s);
+  let taken = byAct.get(a);
+  if (!taken) {
+    const once: (readonly [number, number])[] = [];
+    const again: (readonly [number, number])[] = [];
+    for (const i of concernOf(a)) {
+      const share = shareOf(a, MATTERS[i]!, s);
+      if (share === 0) continue;
+      const take = [i, share] as const;
+      once.push(take);
+      if (a.repeats.includes(MATTERS[i]!)) again.push(take);
+    }
+    byAct.set(a, (taken = { once, again, level: CLEANLINESS.indexOf(a.clean) }));
+  }
+  return taken;
 }
 
 /** The surface after an act. Shares multiply; a repeat takes only where the act is marked for it. Pure. */
 export function afterAct(from: Surface, a: Act, s: Survey): Surface {
-  const shares = sharesOf(a, s);
+  const { once, again, level } = takenOf(a, s);
   const isRepeat = from.done.includes(a.actId);
-  const amounts = from.amounts.map((x, i) =>
-    x === 0 || shares[i] === 0 || (isRepeat && !a.repeats.includes(MATTERS[i]!)) ? x : left(x, shares[i]!),
-  );
+  const amounts = from.amounts.slice();
+  for (const [i, share] of isRepeat ? again : once)
+    if (amounts[i] !== 0) amounts[i] = left(amounts[i]!, share);
   for (const l of a.leaves) amounts[indexOfMatter(l)] = PRESENT;
-  const level = CLEANLINESS.indexOf(a.clean);
   return {
     amounts,
     clean: a.pickles ? from.clean : Math.max(from.clean, level),
@@ -73,5 +99,15 @@ export function washed(from: Surface, w: Wash): Surface {
   const amounts = from.amounts.slice();
   for (const [i, share] of w.takes) if (amounts[i] !== 0) amounts[i] = left(amounts[i]!, share);
   for (const i of w.leaves) amounts[i] = PRESENT;
-  return { ...from, amounts };
+  return {
+    amounts,
+    clean: from.clean,
+    isPickled: from.isPickled,
+    profileUm: from.profileUm,
+    isBurnished: from.isBurnished,
+    isKeyed: from.isKeyed,
+    isSwept: from.isSwept,
+    isConverted: from.isConverted,
+    done: from.done,
+  };
 }

@@ -17,16 +17,13 @@ export function askHere(v: RouteView, first: CoatView, category?: Category): Sur
   );
 }
 
-const known = new WeakMap<RouteView, readonly Unmet[]>();
+const NONE: readonly Unmet[] = [];
+
 /** Everything that is wrong with the surface under the first coat; nothing where there is no coat. */
 export function unmetHere(v: RouteView): readonly Unmet[] {
-  let list = known.get(v);
-  if (!list) {
-    const first = firstCoat(v);
-    list = first ? unmetBy(v.surface(), askHere(v, first)) : [];
-    known.set(v, list);
-  }
-  return list;
+  if (v.worked.unmet) return v.worked.unmet;
+  const first = firstCoat(v);
+  return (v.worked.unmet = first ? unmetBy(v.surface(), askHere(v, first)) : NONE);
 }
 
 /** Something of this kind would be wrong in a harsh place, and where the part lives is not known: it must be asked. */

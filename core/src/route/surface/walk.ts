@@ -1,3 +1,4 @@
+import { recent } from '../../base/recent.ts';
 import type { Survey } from '../../part/survey.ts';
 import { metalOf } from '../../products/traits.ts';
 import { COAT_KINDS_OF_STEP, type RouteStep } from '../route.ts';
@@ -90,19 +91,27 @@ const CHANGING: readonly RouteStep['kind'][] = [
   'wash',
   'dry',
 ];
-const walked = new WeakMap<Surface, Map<string, Surface>>();
 
 /**
- * The surface after one step. A surface comes of one survey alone, so what a step makes of it is kept with it: hundreds of
- * routes share the beginnings of their preparation.
+ * A surface on the way with what each step has made of it: a survey's routes share the beginnings of their preparation by
+ * the hundred, so each step is worked out once.
  */
-export function afterStep(from: Surface, step: RouteStep, s: Survey): Surface {
+export interface Footing {
+  readonly surface: Surface;
+  readonly next: Map<RouteStep['kind'], Map<string | undefined, Footing>>;
+}
+const footing = (surface: Surface): Footing => ({ surface, next: new Map() });
+
+/** Where every route over a survey begins. */
+export const startOf = recent((s: Survey) => footing(seedSurface(s)));
+
+/** The surface after one step. */
+export function afterStep(from: Footing, step: RouteStep, s: Survey): Footing {
   if (!CHANGING.includes(step.kind)) return from;
-  let next = walked.get(from);
-  if (!next) walked.set(from, (next = new Map<string, Surface>()));
-  const key = `${step.kind} ${step.what ?? ''}`;
-  let at = next.get(key);
-  if (!at) next.set(key, (at = stepped(from, step, s)));
+  let byWhat = from.next.get(step.kind);
+  if (!byWhat) from.next.set(step.kind, (byWhat = new Map<string | undefined, Footing>()));
+  let at = byWhat.get(step.what);
+  if (!at) byWhat.set(step.what, (at = footing(stepped(from.surface, step, s))));
   return at;
 }
 
@@ -138,14 +147,14 @@ function stepped(from: Surface, step: RouteStep, s: Survey): Surface {
 
 /** The surface before each step and after the last, up to the first coat: coats change it no more. `seen` re-seeds it at the inspection. */
 export function surfacesThrough(s: Survey, steps: readonly RouteStep[], seen?: Seen): Surface[] {
-  let at = seedSurface(s);
-  const out = [at];
+  let at = startOf(s);
+  const out = [at.surface];
   let isCoated = false;
   for (const step of steps) {
     isCoated ||= COAT_KINDS_OF_STEP.includes(step.kind);
     if (!isCoated) at = afterStep(at, step, s);
-    if (seen && step.kind === 'inspect') at = reseeded(at, seen);
-    out.push(at);
+    if (seen && step.kind === 'inspect') at = footing(reseeded(at.surface, seen));
+    out.push(at.surface);
   }
   return out;
 }

@@ -9,10 +9,9 @@ export const unmask = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    const mask = v.steps.findLastIndex(
-      (s, i) => s.kind === 'mask' && s.what === 'before-paint' && i < firstCoatIndex(v),
-    );
-    return mask >= 0 && v.coats.length > 0 && indexOf(v, 'unmask') < (lastCoat(v)?.index ?? 0)
+    if (v.coats.length === 0) return null;
+    const mask = indexOf(v, 'mask', 'before-paint');
+    return mask >= 0 && mask < firstCoatIndex(v) && indexOf(v, 'unmask') < (lastCoat(v)?.index ?? 0)
       ? fires()
       : null;
   },

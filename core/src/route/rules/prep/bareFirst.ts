@@ -9,9 +9,8 @@ export const bareFirst = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    const late = v.steps.find(
-      (s, i) => (s.kind === 'strip' || s.kind === 'pretreat') && i > firstCoatIndex(v),
-    );
+    const coated = firstCoatIndex(v);
+    const late = v.steps.find((s, i) => i > coated && (s.kind === 'strip' || s.kind === 'pretreat'));
     return late ? fires({ act: late.what ?? '' }) : null;
   },
 });

@@ -9,13 +9,12 @@ export const flashRust = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    if (!isFerrous(v.metal) || v.keeps) return null;
+    if (!isFerrous(v.metal) || v.keeps || v.coats.length === 0) return null;
+    const coated = firstCoatIndex(v);
     const strip = v.steps.findLastIndex(
       (s) => s.kind === 'strip' || s.kind === 'pretreat' || s.kind === 'abrade',
     );
-    const days = v.steps.some(
-      (s, i) => i > strip && i < firstCoatIndex(v) && (s.kind === 'repair' || s.waitHours > 24),
-    );
-    return days && v.coats.length > 0 ? fires() : null;
+    const days = v.steps.some((s, i) => i > strip && i < coated && (s.kind === 'repair' || s.waitHours > 24));
+    return days ? fires() : null;
   },
 });

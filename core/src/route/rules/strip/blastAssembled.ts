@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, byRoute, bySurvey, rule, whenYes } from '../../rule.ts';
-import { BATHS, BLASTS, uses } from '../../view.ts';
+import { FLOODS, usesAny } from '../../view.ts';
 
 /** Grit, lye and baths find their way into assembled units and their internals. */
 export const blastAssembled = rule({
@@ -9,6 +9,6 @@ export const blastAssembled = rule({
   source: COMMON_PRACTICE,
   remedies: [bySurvey('assembled'), byRoute],
   check: (v) => {
-    return uses(v, ...BLASTS, ...BATHS, 'hot-caustic') ? whenYes(v.survey.assembled, 'assembled') : null;
+    return usesAny(v, FLOODS) ? whenYes(v.survey.assembled, 'assembled') : null;
   },
 });

@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
-import { BLASTS, has, indexOf, stripIndex, uses } from '../../view.ts';
+import { BLASTS, has, indexOf, stripIndex, usesAny } from '../../view.ts';
 
 /** Blasting pits machined faces, threads and bores, and fills oilways, that stand unmasked. */
 export const blastMachined = rule({
@@ -10,7 +10,7 @@ export const blastMachined = rule({
   remedies: [byRoute],
   check: (v) => {
     const kept = (['machined', 'threads', 'bores', 'oilways'] as const).filter((f) => has(v, f));
-    if (kept.length === 0 || !uses(v, ...BLASTS)) return null;
+    if (kept.length === 0 || !usesAny(v, BLASTS)) return null;
     const mask = indexOf(v, 'mask', 'before-strip');
     return mask >= 0 && mask < stripIndex(v) ? null : fires({ features: kept.join(', ') });
   },

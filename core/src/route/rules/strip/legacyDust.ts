@@ -1,7 +1,7 @@
 import { placeOfAct } from '../../facilities.ts';
 import { isLegacy } from '../../build.ts';
 import { COMMON_PRACTICE, byFacility, byRoute, bySurvey, fires, rule } from '../../rule.ts';
-import { DUSTY, actThat, indexOf, stripIndex, uses } from '../../view.ts';
+import { DUSTY, actThat, indexOf, stripIndex, usesAny } from '../../view.ts';
 
 /** Lead or chromate in the paint: no dry dust here. Strip it wet or chemically, or send it to licensed people who blast contained. */
 export const legacyDust = rule({
@@ -17,7 +17,7 @@ export const legacyDust = rule({
     const dusty = actThat(v, (a) => a.isDusty && placeOfAct(a, v.survey, v.means) !== 'contractor');
     if (dusty !== undefined) return fires({ legacy: v.survey.legacy, act: dusty });
     const refer = indexOf(v, 'refer', 'legacy-removal');
-    return uses(v, ...DUSTY) && (refer < 0 || refer > stripIndex(v))
+    return usesAny(v, DUSTY) && (refer < 0 || refer > stripIndex(v))
       ? fires({ legacy: v.survey.legacy })
       : null;
   },

@@ -1,5 +1,5 @@
 import { COMMON_PRACTICE, byRoute, bySurvey, fires, rule } from '../../rule.ts';
-import { BATHS, BLASTS, has, uses } from '../../view.ts';
+import { FLOODS, has, usesAny } from '../../view.ts';
 
 /** Baths, media and lye get into seals, glazing and wiring that stay in place. */
 export const sealsBath = rule({
@@ -10,8 +10,6 @@ export const sealsBath = rule({
   remedies: [bySurvey('features'), byRoute],
   check: (v) => {
     const kept = (['seals', 'glass', 'wiring'] as const).filter((f) => has(v, f));
-    return kept.length > 0 && uses(v, ...BLASTS, ...BATHS, 'hot-caustic')
-      ? fires({ features: kept.join(', ') })
-      : null;
+    return kept.length > 0 && usesAny(v, FLOODS) ? fires({ features: kept.join(', ') }) : null;
   },
 });

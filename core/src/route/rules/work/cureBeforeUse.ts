@@ -9,9 +9,9 @@ export const cureBeforeUse = rule({
   source: COMMON_PRACTICE,
   remedies: [byRoute],
   check: (v) => {
-    if (v.coats.length === 0) return null;
-    const cure = Math.max(indexOf(v, 'cure'), indexOf(v, 'bake'));
     const back = indexOf(v, 'reassemble');
-    return back >= 0 && (cure < (lastCoat(v)?.index ?? 0) || cure > back) ? fires() : null;
+    if (back < 0 || v.coats.length === 0) return null;
+    const cure = Math.max(indexOf(v, 'cure'), indexOf(v, 'bake'));
+    return cure < (lastCoat(v)?.index ?? 0) || cure > back ? fires() : null;
   },
 });

@@ -1,0 +1,74 @@
+/** A day of the calendar, as people write it. */
+export interface LocalDay {
+  readonly year: number;
+  /** 1…12. */
+  readonly month: number;
+  readonly day: number;
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+/** Throws a `RangeError` where the zone is not an IANA name this machine knows. */
+function formatOf(zone: string): Intl.DateTimeFormat {
+  let format = formats.get(zone);
+  if (!format) {
+    format = new Intl.DateTimeFormat('en-US', {
+      timeZone: zone,
+      calendar: 'iso8601',
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: 'numeric',
+      day: 'numeric',
+      hour: 'numeric',
+      minute: 'numeric',
+      second: 'numeric',
+    });
+    formats.set(zone, format);
+  }
+  return format;
+}
+
+/** What the clocks of a zone show at an instant, read as if they were UTC, ms. */
+function wallMs(zone: string, atMs: number): number {
+  const at: Record<string, number> = {};
+  for (const p of formatOf(zone).formatToParts(atMs)) if (p.type !== 'literal') at[p.type] = Number(p.value);
+  return Date.UTC(at['year']!, at['month']! - 1, at['day'], at['hour'], at['minute'], at['second']);
+}
+
+/** How far the clocks of a zone are ahead of UTC, ms. */
+export function offsetMs(zone: string, atMs: number): number {
+  const whole = Math.floor(atMs / 1000) * 1000;
+  return wallMs(zone, whole) - whole;
+}
+
+/** The calendar day at an instant. */
+export function localDay(zone: string, atMs: number): LocalDay {
+  const d = new Date(wallMs(zone, atMs));
+  return { year: d.getUTCFullYear(), month: d.getUTCMonth() + 1, day: d.getUTCDate() };
+}
+
+/** The day so many days on; the calendar has no clock changes. */
+export function addDays(day: LocalDay, days: number): LocalDay {
+  const d = new Date(Date.UTC(day.year, day.month - 1, day.day + days));
+  return { year: d.getUTCFullYear(), month: d.getUTCMonth() + 1, day: d.getUTCDate() };
+}
+
+/** 1 Monday … 7 Sunday (ISO 8601). */
+export const weekdayOf = (d: LocalDay): number =>
+  new Date(Date.UTC(d.year, d.month - 1, d.day)).getUTCDay() || 7;
+
+/** `2026-03-29`. */
+export const isoDay = (d: LocalDay): string =>
+  `${String(d.year).padStart(4, '0')}-${String(d.month).padStart(2, '0')}-${String(d.day).padStart(2, '0')}`;
+
+/**
+ * The instant at which the clocks of a zone show a time, ms. A time that the clocks jump over is taken as much later as they
+ * jump; one they show twice, as the first.
+ */
+export function instantOf(zone: string, day: LocalDay, hour: number, minute = 0): number {
+  const wall = Date.UTC(day.year, day.month - 1, day.day, hour, minute);
+  const before = offsetMs(zone, wall - 24 * 3_600_000);
+  const after = offsetMs(zone, wall + 24 * 3_600_000);
+  // By the offset of the day before first: that is the earlier of two, and past the jump where there is none.
+  for (const offset of [before, after]) if (offsetMs(zone, wall - offset) === offset) return wall - offset;
+  return wall - before;
+}
