@@ -1,7 +1,7 @@
 import type { Logger } from 'pino';
 import type { Database } from './db/db.ts';
 import type { LiveHub } from './live/live.ts';
-import type { Model } from './bench/model.ts';
+import type { Model } from './model/model.ts';
 
 /** Everything a route needs from outside; built in main.ts and in tests only. */
 export interface Deps {
@@ -12,4 +12,6 @@ export interface Deps {
   /** The wall clock, passed in so that tests can hold it. */
   readonly nowMs: () => number;
   readonly newId: () => string;
+  /** Tells this process's own announcements from others'. */
+  readonly processId: string;
 }

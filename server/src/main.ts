@@ -5,7 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
-import { createModel } from './bench/model.ts';
+import { createModel } from './model/model.ts';
 import { openDatabase, type Database } from './db/db.ts';
 import { migrate, readMigrations } from './db/migrate.ts';
 import { startLive } from './live/live.ts';
@@ -43,12 +43,15 @@ async function main(): Promise<void> {
   const nowMs = (): number => Date.now();
   const db = openDatabase(env.databaseUrl);
   await migrateWhenAwake(db);
+  const processId = randomUUID();
   const live = startLive(env.databaseUrl, log);
   const model = createModel(db, nowMs);
-  live.onMessage((m) => model.invalidate(m));
+  live.onMessage((m, from) => {
+    if (from !== processId) model.invalidate(m);
+  });
   const webFolder = env.webFolder;
   const app = createApp(
-    { db, log, live, model, nowMs, newId: randomUUID },
+    { db, log, live, model, nowMs, newId: randomUUID, processId },
     existsSync(webFolder) ? webFolder : null,
   );
   const server = createServer(app);

@@ -1,55 +1,8 @@
 import { Router } from 'express';
-import { compareLoss, isInMotion, progressOf, type PartState } from '@calvetta/core';
-import type { BenchResponse, MachinesResponse, MachineView } from '@calvetta/contract';
+import { benchOf, machinesOf, type Snapshot } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
+import { AppError } from '../http/errors.ts';
 import { needSnapshot } from '../shop/needShop.ts';
-import { cardOf, momentOf } from './cards.ts';
-import { liveMixes } from '../shelf/views.ts';
-import type { DerivedPart, Snapshot } from './derive.ts';
-
-function orderable(state: PartState) {
-  const { partId, headline, lostAtMs, isLossUnknown, opensMs, redoHours } = state;
-  return { partId, headline, lostAtMs, isLossUnknown, opensMs, redoHours };
-}
-
-/** Parts in motion, lost first. */
-function benchOf(snapshot: Snapshot): BenchResponse {
-  const moving = [...snapshot.parts.values()]
-    .filter((p) => isInMotion(p.state.headline))
-    .sort((a, b) => compareLoss(orderable(a.state), orderable(b.state)));
-  return {
-    ...momentOf(snapshot),
-    mixes: liveMixes(snapshot),
-    rows: moving.map((p) => cardOf(snapshot, p)),
-    partCount: snapshot.parts.size,
-  };
-}
-
-function progressFields(parts: readonly DerivedPart[]) {
-  const p = progressOf(
-    parts.map((d) => ({ areaM2: d.row.areaM2, planned: d.planned, faces: d.state.faces })),
-  );
-  return { progressByArea: p.byArea, hoursDone: p.hoursDone, hoursAll: p.hoursAll };
-}
-
-function machinesOf(snapshot: Snapshot): MachinesResponse {
-  const machines = snapshot.shop.machines.map((m): MachineView => {
-    const parts = [...snapshot.parts.values()].filter((p) => p.row.machineId === m.machineId);
-    const assemblyIds = [...new Set(parts.map((p) => p.row.assemblyId))];
-    return {
-      machineId: m.machineId,
-      name: m.name,
-      kind: m.kind,
-      ...progressFields(parts),
-      areaM2: parts.reduce((sum, p) => sum + (p.row.areaM2 ?? 0), 0),
-      assemblies: assemblyIds.map((assemblyId) => {
-        const own = parts.filter((p) => p.row.assemblyId === assemblyId);
-        return { assemblyId, name: own[0]!.row.assemblyName, parts: own.map((p) => cardOf(snapshot, p)) };
-      }),
-    };
-  });
-  return { ...momentOf(snapshot), machines };
-}
 
 /** The serialised answers of one snapshot are kept with it: forty tablets asking cost one derivation. */
 const serialised = new WeakMap<Snapshot, Map<string, string>>();
@@ -74,6 +27,12 @@ export function benchRoutes(deps: Deps): Router {
   router.get('/machines', async (_req, res) => {
     const snapshot = await needSnapshot(deps);
     res.type('json').send(jsonOnce(snapshot, 'machines', () => machinesOf(snapshot)));
+  });
+  /** What all of it is derived from: whoever has this can derive it without the server. */
+  router.get('/source', async (_req, res) => {
+    const source = await deps.model.source();
+    if (!source) throw new AppError('not-found', { what: 'workshop' });
+    res.json(source);
   });
   return router;
 }

@@ -1,13 +1,12 @@
 import { isDeepStrictEqual } from 'node:util';
-import { originMs, windowRule, type Fact, type FaceResult } from '@calvetta/core';
+import { originMs, shelfNow, windowRule, type Fact, type FaceResult } from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import { FACT_BODIES, problemsOf } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import { sqlState } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
-import { announce } from '../live/live.ts';
-import { shelfNow } from '../shelf/shelfNow.ts';
+import { write } from '../write.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 import {
   findCoatsOver,
@@ -38,15 +37,18 @@ export async function recordFacts(
   for (const f of facts) if (f.kind === 'coated' && f.supersedes === null) await judgeCoat(deps, f);
   for (const f of facts) if (f.kind === 'route-set') await judgeRoute(deps, f, facts);
   const partIds = [...new Set(facts.map((f) => f.partId))];
-  const stored = await deps.db.transaction(async (tx) => {
-    const out: StoredFact[] = [];
-    for (const f of facts) if (f.kind === 'route-set') await storeSheets(tx, workshopId, f);
-    for (const f of facts) out.push(await recordOne(tx, workshopId, f, new Date(deps.nowMs())));
-    await announce(tx, { topic: 'facts', partIds });
-    return out;
-  });
-  deps.model.invalidate({ topic: 'facts', partIds });
-  return stored;
+  let hasNewSheets = false;
+  return write(
+    deps,
+    async (tx) => {
+      const out: StoredFact[] = [];
+      for (const f of facts)
+        if (f.kind === 'route-set' && (await storeSheets(tx, workshopId, f))) hasNewSheets = true;
+      for (const f of facts) out.push(await recordOne(tx, workshopId, f, new Date(deps.nowMs())));
+      return out;
+    },
+    () => ({ topic: hasNewSheets ? 'entities' : 'facts', partIds }),
+  );
 }
 
 /** The kind's own body, and times that are possible. */

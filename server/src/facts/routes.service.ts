@@ -64,8 +64,10 @@ export async function judgeRoute(deps: Deps, f: FactInput, batch: readonly FactI
 }
 
 /** A route may name families whose sheet the shop has not taken yet: the generic one comes in with it. */
-export async function storeSheets(tx: Db, workshopId: string, f: FactInput): Promise<void> {
+export async function storeSheets(tx: Db, workshopId: string, f: FactInput): Promise<boolean> {
   const named = new Set(stepsOf(f).map((s) => s.familyId));
+  let isNew = false;
   for (const sheet of CATALOGUE_SHEETS)
-    if (named.has(sheet.productId)) await insertSheet(tx, workshopId, sheet);
+    if (named.has(sheet.productId) && (await insertSheet(tx, workshopId, sheet))) isNew = true;
+  return isNew;
 }

@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { open } from 'node:fs/promises';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
-import { announce } from '../live/live.ts';
+import { write } from '../write.ts';
 import { insertReadings, type ReadingRow } from '../readings/readings.sql.ts';
 import { readCsv } from './csvReadings.ts';
 import type { RunningJob } from './jobs.ts';
@@ -69,6 +69,5 @@ export async function importReadings(
     }
   }
   await flush();
-  await announce(deps.db, { topic: 'readings', placeIds: [to.placeId] });
-  deps.model.invalidate({ topic: 'readings', placeIds: [to.placeId] });
+  await write(deps, () => Promise.resolve(), { topic: 'readings', placeIds: [to.placeId] });
 }

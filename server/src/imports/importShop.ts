@@ -8,7 +8,7 @@ import { checkShape as checkStock } from '../shelf/stock.service.ts';
 import { insertTemplate } from '../templates/templates.sql.ts';
 import { insertFact } from '../facts/facts.sql.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
-import { announce } from '../live/live.ts';
+import { write } from '../write.ts';
 import { sha256 } from '../readings/readings.routes.ts';
 
 /** Checks a `calvetta-shop` file, of this format or the one before; with a shift, every instant moves by now − asOf. */
@@ -45,7 +45,7 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
 export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
   for (const f of file.facts) checkShape(asInput(f), deps.nowMs());
   for (const f of file.stockFacts ?? []) checkStock({ ...f, deviceId: 'import' }, deps.nowMs());
-  const counts = await deps.db.transaction(async (tx) => {
+  const store = async (tx: Db): Promise<{ parts: number; facts: number }> => {
     const id = file.workshop.workshopId;
     const there = await tx.query('select 1 from workshop');
     if (there.rows.length > 0) throw new AppError('version-conflict', { what: 'workshop', id });
@@ -60,14 +60,12 @@ export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: n
     await insertStockFacts(tx, file);
     for (const f of file.facts) await insertFact(tx, id, asInput(f), new Date(f.endedAt ?? f.happenedAt));
     await insertShelf(tx, file);
-    await announce(tx, { topic: 'entities' });
     return {
       parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length,
       facts: file.facts.length,
     };
-  });
-  deps.model.invalidate({ topic: 'entities' });
-  return counts;
+  };
+  return write(deps, store, { topic: 'entities' });
 }
 
 /** Tins before what happened to them, and mixes before the coats that name them. */

@@ -9,6 +9,7 @@ import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { announce } from '../live/live.ts';
+import { write } from '../write.ts';
 import { insertReadings, upsertForecast } from '../readings/readings.sql.ts';
 import { toRow } from '../readings/readings.routes.ts';
 import { needShop } from '../shop/needShop.ts';
@@ -45,7 +46,7 @@ export function importsRoutes(deps: Deps): Router {
   const jobs = createJobs(deps.newId);
   const json = express.json({ limit: '20mb' });
   const told = (jobId: string): void =>
-    void announce(deps.db, { topic: 'import', jobId }).catch(() => undefined);
+    void announce(deps.db, deps.processId, { topic: 'import', jobId }).catch(() => undefined);
 
   router.get('/import/jobs/:jobId', (req, res) => {
     const job = jobs.find(req.params.jobId);
@@ -76,13 +77,11 @@ export function importsRoutes(deps: Deps): Router {
       readingsInput,
       Array.isArray(req.body) ? { readings: req.body as unknown } : req.body,
     );
-    const stored = await insertReadings(
-      deps.db,
-      target.workshopId,
-      readings.map((r) => toRow(r, target.probeId, target.placeId, false)),
-    );
-    await announce(deps.db, { topic: 'readings', placeIds: [target.placeId] });
-    deps.model.invalidate({ topic: 'readings', placeIds: [target.placeId] });
+    const rows = readings.map((r) => toRow(r, target.probeId, target.placeId, false));
+    const stored = await write(deps, (tx) => insertReadings(tx, target.workshopId, rows), {
+      topic: 'readings',
+      placeIds: [target.placeId],
+    });
     res.status(201).json({ stored, known: readings.length - stored });
   });
 
@@ -144,10 +143,7 @@ async function storeForecast(
   workshopId: string,
   hours: readonly { atMs: number; airC: number; rhPct: number }[],
 ): Promise<number> {
-  const stored = await upsertForecast(deps.db, workshopId, deps.nowMs(), hours);
-  await announce(deps.db, { topic: 'forecast' });
-  deps.model.invalidate({ topic: 'forecast' });
-  return stored;
+  return write(deps, (tx) => upsertForecast(tx, workshopId, deps.nowMs(), hours), { topic: 'forecast' });
 }
 
 async function targetOf(deps: Deps, req: Request) {

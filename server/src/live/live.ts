@@ -7,26 +7,32 @@ import type { Db } from '../db/db.ts';
 const CHANNEL = 'calvetta_live';
 
 /** Tells every server process, and through them every page, what changed. NOTIFY is sent when the transaction commits. */
-export async function announce(db: Db, message: LiveMessage): Promise<void> {
+export async function announce(db: Db, from: string, message: LiveMessage): Promise<void> {
   // A NOTIFY payload holds 8 000 bytes: a long list of parts is sent as "all".
-  const text = JSON.stringify(message);
+  const text = JSON.stringify({ from, message } satisfies Said);
   await db.query('select pg_notify($1, $2)', [
     CHANNEL,
-    text.length < 7500 ? text : JSON.stringify({ topic: message.topic }),
+    text.length < 7500 ? text : JSON.stringify({ from, message: { topic: message.topic } } satisfies Said),
   ]);
+}
+interface Said {
+  /** The process that wrote; null: whatever was missed while the line was down. */
+  readonly from: string | null;
+  readonly message: LiveMessage;
 }
 
 export interface LiveHub {
   /** Adds a page; it is removed when its connection ends. */
   attach(res: Response): void;
-  onMessage(listener: (message: LiveMessage) => void): void;
+  /** `from` is the process that wrote: its own caches know already. */
+  onMessage(listener: (message: LiveMessage, from: string | null) => void): void;
   stop(): Promise<void>;
 }
 
 /** Listens on the database and fans out to pages by SSE; reconnects by itself when the database was away. */
 export function startLive(url: string, log: Logger): LiveHub {
   const pages = new Set<Response>();
-  const listeners = new Set<(m: LiveMessage) => void>();
+  const listeners = new Set<(m: LiveMessage, from: string | null) => void>();
   let client: pg.Client | null = null;
   let stopped = false;
   let timer: NodeJS.Timeout | undefined;
@@ -34,8 +40,8 @@ export function startLive(url: string, log: Logger): LiveHub {
   const send = (text: string): void => {
     for (const page of pages) page.write(text);
   };
-  const deliver = (message: LiveMessage): void => {
-    for (const listener of listeners) listener(message);
+  const deliver = ({ message, from }: Said): void => {
+    for (const listener of listeners) listener(message, from);
     send(`data: ${JSON.stringify(message)}\n\n`);
   };
   const retry = (): void => {
@@ -46,14 +52,14 @@ export function startLive(url: string, log: Logger): LiveHub {
     const next = new pg.Client({ connectionString: url, connectionTimeoutMillis: 3000 });
     next.on('error', () => undefined);
     next.on('end', retry);
-    next.on('notification', (n) => n.payload !== undefined && deliver(JSON.parse(n.payload) as LiveMessage));
+    next.on('notification', (n) => n.payload !== undefined && deliver(JSON.parse(n.payload) as Said));
     try {
       await next.connect();
       await next.query(`listen ${CHANNEL}`);
       client = next;
       // Whatever was missed while away: pages and caches read again.
-      deliver({ topic: 'facts' });
-      deliver({ topic: 'readings' });
+      deliver({ from: null, message: { topic: 'entities' } });
+      deliver({ from: null, message: { topic: 'readings' } });
     } catch {
       log.warn('live updates wait for the database');
       next.removeListener('end', retry);

@@ -1,12 +1,13 @@
 import { Router } from 'express';
+import { partDetail, type PartRow } from '@calvetta/core';
 import { newParts, partPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
-import { announce } from '../live/live.ts';
+import type { Db } from '../db/db.ts';
+import { write } from '../write.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { findPart } from '../shop/shop.sql.ts';
-import { partDetail } from './detail.ts';
 import { insertParts, patchPart } from './parts.sql.ts';
 
 export function partsRoutes(deps: Deps): Router {
@@ -24,28 +25,24 @@ export function partsRoutes(deps: Deps): Router {
     const { machineId } = req.params;
     if (!shop.machines.some((m) => m.machineId === machineId))
       throw new AppError('not-found', { what: 'machine', id: machineId });
-    const made = await deps.db.transaction(async (tx) => {
-      const n = await insertParts(tx, shop.workshop.workshopId, machineId, parts);
-      await announce(tx, { topic: 'entities', partIds: parts.map((p) => p.partId) });
-      return n;
+    const made = await write(deps, (tx) => insertParts(tx, shop.workshop.workshopId, machineId, parts), {
+      topic: 'parts',
+      partIds: parts.map((p) => p.partId),
     });
-    deps.model.invalidate({ topic: 'entities' });
     res.status(made > 0 ? 201 : 200).json({ made, known: parts.length - made });
   });
   router.patch('/parts/:partId', async (req, res) => {
     const patch = valid(partPatch, req.body);
     const { workshopId } = (await needShop(deps)).workshop;
     const { partId } = req.params;
-    const stored = await deps.db.transaction(async (tx) => {
+    const patchIt = async (tx: Db): Promise<PartRow> => {
       const changed = await patchPart(tx, workshopId, partId, patch);
       const now = await findPart(tx, workshopId, partId);
       if (!now) throw new AppError('not-found', { what: 'part', id: partId });
       if (!changed) throw new AppError('version-conflict', { stored: now, sent: patch });
-      await announce(tx, { topic: 'entities', partIds: [partId] });
       return now;
-    });
-    deps.model.invalidate({ topic: 'entities', partIds: [partId] });
-    res.json(stored);
+    };
+    res.json(await write(deps, patchIt, { topic: 'parts', partIds: [partId] }));
   });
   return router;
 }

@@ -5,7 +5,7 @@ import type { ReadingInput } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
-import { announce } from '../live/live.ts';
+import { write } from '../write.ts';
 import { needShop } from '../shop/needShop.ts';
 import { createRateLimiter } from './rateLimit.ts';
 import { findProbe, insertReadings, type ReadingRow } from './readings.sql.ts';
@@ -57,12 +57,11 @@ export function readingsRoutes(deps: Deps): Router {
     const { readings } = valid(readingsInput, req.body);
     checkTimes(readings, deps.nowMs());
     const rows = readings.map((r) => toRow(r, probe.probeId, probe.placeId, false));
-    const stored = await deps.db.transaction(async (tx) => {
-      const n = await insertReadings(tx, workshopId, rows);
-      if (n > 0) await announce(tx, { topic: 'readings', placeIds: [probe.placeId] });
-      return n;
-    });
-    deps.model.invalidate({ topic: 'readings', placeIds: [probe.placeId] });
+    const stored = await write(
+      deps,
+      (tx) => insertReadings(tx, workshopId, rows),
+      (n) => (n > 0 ? { topic: 'readings', placeIds: [probe.placeId] } : null),
+    );
     res.status(stored > 0 ? 201 : 200).json({ stored, known: rows.length - stored });
   });
 
@@ -80,15 +79,12 @@ export function readingsRoutes(deps: Deps): Router {
       });
     if (!Number.isFinite(Date.parse(reading.at)))
       throw invalidInput([{ field: 'at', code: 'date', got: reading.at, accepts: 'a date and time' }]);
-    const stored = await deps.db.transaction(async (tx) => {
-      const n = await insertReadings(tx, shop.workshop.workshopId, [
-        toRow(reading, `hand:${place.placeId}`, place.placeId, true),
-      ]);
-      await announce(tx, { topic: 'readings', placeIds: [place.placeId] });
-      return n;
+    const row = toRow(reading, `hand:${place.placeId}`, place.placeId, true);
+    const stored = await write(deps, (tx) => insertReadings(tx, shop.workshop.workshopId, [row]), {
+      topic: 'readings',
+      placeIds: [place.placeId],
+      isByHand: true,
     });
-    deps.model.invalidate({ topic: 'facts' });
-    deps.model.invalidate({ topic: 'readings', placeIds: [place.placeId] });
     res.status(stored > 0 ? 201 : 200).json({ stored });
   });
   return router;

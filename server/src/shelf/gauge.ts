@@ -1,5 +1,4 @@
-import { normal, seededRandom, UM_PER_MIL } from '@calvetta/core';
-import type { DerivedPart } from '../bench/derive.ts';
+import { normal, seededRandom, UM_PER_MIL, type DerivedPart } from '@calvetta/core';
 
 /** Spread of a hand-sprayed film, as a share of it (common practice, no published source). */
 const SPREAD = 0.09;

@@ -1,20 +1,18 @@
 import { Router } from 'express';
 import Joi from 'joi';
+import { leftoverFor, shelfNow, shelfResponse, shopping } from '@calvetta/core';
 import type { CupView, Pack } from '@calvetta/contract';
 import { cup, newTin, pack, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
-import { announce } from '../live/live.ts';
+import { write } from '../write.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import type { Db } from '../db/db.ts';
 import { gaugeCsv } from './gauge.ts';
-import { leftoverFor } from './leftover.ts';
 import { deleteCup, deletePack, findTin, insertCup, patchTin, putPack } from './shelf.sql.ts';
-import { shelfNow } from './shelfNow.ts';
 import { shoppingCsv } from './shoppingCsv.ts';
 import { receiveTin, recordStock } from './stock.service.ts';
-import { shelfResponse, shopping } from './views.ts';
 
 const gaugeQuery = Joi.object<{ part: string; n: number; unit: 'um' | 'mil' | 'none' }, true>({
   part: Joi.string().max(64).required(),
@@ -27,13 +25,7 @@ export function shelfRoutes(deps: Deps): Router {
   /** A change to something that is not a fact, told to every open page. */
   const change = async <T>(work: (tx: Db, workshopId: string) => Promise<T>): Promise<T> => {
     const { workshopId } = (await needShop(deps)).workshop;
-    const out = await deps.db.transaction(async (tx) => {
-      const r = await work(tx, workshopId);
-      await announce(tx, { topic: 'facts', partIds: [] });
-      return r;
-    });
-    deps.model.invalidate({ topic: 'facts', partIds: [] });
-    return out;
+    return write(deps, (tx) => work(tx, workshopId), { topic: 'stock' });
   };
   router.get('/shelf', async (_req, res) => {
     res.json(shelfResponse(await needSnapshot(deps)));

@@ -6,7 +6,7 @@ import type { Db } from '../db/db.ts';
 import { sqlState } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
-import { announce } from '../live/live.ts';
+import { write } from '../write.ts';
 import { findStock, findStockSuperseding, findTin, insertStock, insertTin } from './shelf.sql.ts';
 
 /** A device's clock may run a little ahead of the server's. */
@@ -24,14 +24,15 @@ export async function recordStock(
   facts: readonly StockFactInput[],
 ): Promise<StoredStock[]> {
   for (const f of facts) checkShape(f, deps.nowMs());
-  const stored = await deps.db.transaction(async (tx) => {
-    const out: StoredStock[] = [];
-    for (const f of facts) out.push(await recordOne(tx, workshopId, f, new Date(deps.nowMs())));
-    await announce(tx, { topic: 'facts', partIds: [] });
-    return out;
-  });
-  deps.model.invalidate({ topic: 'facts', partIds: [] });
-  return stored;
+  return write(
+    deps,
+    async (tx) => {
+      const out: StoredStock[] = [];
+      for (const f of facts) out.push(await recordOne(tx, workshopId, f, new Date(deps.nowMs())));
+      return out;
+    },
+    { topic: 'stock' },
+  );
 }
 
 /** A new tin and its delivery, both or neither. Sent again it is the same tin. */
@@ -48,7 +49,7 @@ export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInp
     throw invalidInput([
       { field: 'tin.madeOn', code: 'after-received', got: tin.madeOn, accepts: 'a day not after it came in' },
     ]);
-  const row = await deps.db.transaction(async (tx) => {
+  const receive = async (tx: Db): Promise<TinRow> => {
     const known = await tx.query('select 1 from product where workshop_id = $1 and product_id = $2', [
       workshopId,
       tin.productId,
@@ -59,11 +60,9 @@ export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInp
     if (!isNew && !(await findStock(tx, workshopId, sent.factId)))
       throw new AppError('version-conflict', { stored, sent: tin });
     await recordOne(tx, workshopId, delivery, new Date(deps.nowMs()));
-    await announce(tx, { topic: 'facts', partIds: [] });
     return stored;
-  });
-  deps.model.invalidate({ topic: 'facts', partIds: [] });
-  return row;
+  };
+  return write(deps, receive, { topic: 'stock' });
 }
 
 /** The kind's own body, and a time that is possible. */

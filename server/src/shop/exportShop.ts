@@ -1,4 +1,4 @@
-import type { Fact } from '@calvetta/core';
+import type { Fact, ShopState } from '@calvetta/core';
 import {
   SHOP_FORMAT,
   type ShopFact,
@@ -6,7 +6,6 @@ import {
   type ShopPart,
   type SurveyTemplate,
 } from '@calvetta/contract';
-import type { ShopData } from '../bench/shopData.ts';
 
 /** A token is known to its probe only; an exported shop gets a new one on import. */
 const NEW_TOKEN = 'set-a-new-token';
@@ -25,7 +24,7 @@ function factOf(f: Fact): ShopFact {
   };
 }
 
-function partOf(shop: ShopData, p: ShopData['parts'][number]): ShopPart {
+function partOf(shop: ShopState, p: ShopState['parts'][number]): ShopPart {
   return {
     partId: p.partId,
     name: p.name,
@@ -48,7 +47,7 @@ function partOf(shop: ShopData, p: ShopData['parts'][number]): ShopPart {
 }
 
 /** The whole shop in the public format: what was exported can be imported again. Readings travel as CSV. */
-export function exportShop(shop: ShopData, templates: readonly SurveyTemplate[], nowMs: number): ShopFile {
+export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[], nowMs: number): ShopFile {
   return {
     format: SHOP_FORMAT,
     asOf: new Date(nowMs).toISOString(),

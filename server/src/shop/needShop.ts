@@ -1,10 +1,9 @@
-import type { Snapshot } from '../bench/derive.ts';
-import type { ShopData } from '../bench/shopData.ts';
+import type { ShopState, Snapshot } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 
 /** The workshop, or a refusal that says there is none yet. */
-export async function needShop(deps: Deps): Promise<ShopData> {
+export async function needShop(deps: Deps): Promise<ShopState> {
   const shop = await deps.model.shop();
   if (!shop) throw new AppError('not-found', { what: 'workshop' });
   return shop;

@@ -1,13 +1,13 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Router } from 'express';
-import { fitCurve, withActivation, type ProductSheet } from '@calvetta/core';
+import { fitCurve, newestSheet, withActivation, type MeansInfo, type ProductSheet } from '@calvetta/core';
 import type { SheetsResponse, ShopInfo } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { meansPatch, productSheet, SHEET_JSON_SCHEMA } from '@calvetta/contract/schemas';
 import { valid } from '../http/validate.ts';
-import { announce } from '../live/live.ts';
-import { newestSheet } from '../bench/routeOf.ts';
+import type { Db } from '../db/db.ts';
+import { write } from '../write.ts';
 import { needShop } from './needShop.ts';
 import { findWorkshop, insertSheet, updateMeans } from './shop.sql.ts';
 import { listTemplates } from '../templates/templates.sql.ts';
@@ -23,15 +23,13 @@ export function shopRoutes(deps: Deps): Router {
   router.patch('/shop/means', async (req, res) => {
     const patch = valid(meansPatch, req.body);
     const { workshopId } = (await needShop(deps)).workshop;
-    const stored = await deps.db.transaction(async (tx) => {
+    const change = async (tx: Db): Promise<MeansInfo> => {
       const changed = await updateMeans(tx, workshopId, patch);
       const now = (await findWorkshop(tx))!.means;
       if (!changed) throw new AppError('version-conflict', { stored: now, sent: patch });
-      await announce(tx, { topic: 'entities' });
       return now;
-    });
-    deps.model.invalidate({ topic: 'entities' });
-    res.json(stored);
+    };
+    res.json(await write(deps, change, { topic: 'entities' }));
   });
   router.get('/sheets', async (_req, res) => {
     const shop = await needShop(deps);
@@ -73,11 +71,7 @@ export function shopRoutes(deps: Deps): Router {
           },
         ]);
     }
-    await deps.db.transaction(async (tx) => {
-      await insertSheet(tx, shop.workshop.workshopId, sheet);
-      await announce(tx, { topic: 'entities' });
-    });
-    deps.model.invalidate({ topic: 'entities' });
+    await write(deps, (tx) => insertSheet(tx, shop.workshop.workshopId, sheet), { topic: 'entities' });
     res.status(201).json(sheet);
   });
   router.get('/export', async (_req, res) => {

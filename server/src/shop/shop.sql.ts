@@ -1,5 +1,11 @@
 import {
-  type StepGate,
+  type Attendance,
+  type MachineRow,
+  type PartRow,
+  type PlaceInfo,
+  type Probe,
+  type RouteStepRow,
+  type Workshop,
   SMALL_SHOP,
   type Exposure,
   type Face,
@@ -8,20 +14,10 @@ import {
   type Facility,
   type ProductSheet,
   type Schools,
-  type Substrate,
   type VolumeSystem,
 } from '@calvetta/core';
-import type { MeansInfo, PlaceInfo } from '@calvetta/contract';
 import type { MeansPatch } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
-
-export interface Workshop {
-  readonly workshopId: string;
-  readonly name: string;
-  readonly zone: string;
-  readonly volumeSystem: VolumeSystem;
-  readonly means: MeansInfo;
-}
 
 /** The only workshop of this server; null before one was imported. */
 export async function findWorkshop(db: Db): Promise<Workshop | null> {
@@ -61,38 +57,25 @@ export async function updateMeans(db: Db, workshopId: string, patch: MeansPatch)
   return r.rowCount === 1;
 }
 
-/** Stores a sheet that the shop does not have yet; a known id stays as it is. */
-export async function insertSheet(db: Db, workshopId: string, sheet: ProductSheet): Promise<void> {
+/** Stores a sheet that the shop does not have yet; a known id stays as it is, and false comes back. */
+export async function insertSheet(db: Db, workshopId: string, sheet: ProductSheet): Promise<boolean> {
   await db.query('insert into product (workshop_id, product_id) values ($1, $2) on conflict do nothing', [
     workshopId,
     sheet.productId,
   ]);
-  await db.query(
+  const r = await db.query(
     'insert into sheet (workshop_id, sheet_id, product_id, revision, body) values ($1, $2, $3, $4, $5) on conflict do nothing',
     [workshopId, sheet.sheetId, sheet.productId, sheet.revision, sheet],
   );
+  return r.rowCount === 1;
 }
 
-export interface AttendanceRow {
-  readonly weekday: number;
-  readonly from: string;
-  readonly to: string;
-}
-export interface AttendanceExceptionRow {
-  readonly day: string;
-  readonly from: string | null;
-  readonly to: string | null;
-}
-
-export async function listAttendance(
-  db: Db,
-  workshopId: string,
-): Promise<{ weekly: AttendanceRow[]; exceptions: AttendanceExceptionRow[] }> {
-  const weekly = await db.query<AttendanceRow>(
+export async function listAttendance(db: Db, workshopId: string): Promise<Attendance> {
+  const weekly = await db.query<Attendance['weekly'][number]>(
     'select weekday, from_local::text as "from", to_local::text as "to" from attendance where workshop_id = $1 order by weekday, from_local',
     [workshopId],
   );
-  const exceptions = await db.query<AttendanceExceptionRow>(
+  const exceptions = await db.query<Attendance['exceptions'][number]>(
     'select day::text, from_local::text as "from", to_local::text as "to" from attendance_exception where workshop_id = $1',
     [workshopId],
   );
@@ -129,13 +112,6 @@ export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[
   }));
 }
 
-export interface Probe {
-  readonly probeId: string;
-  readonly placeId: string;
-  readonly partId: string | null;
-  readonly name: string;
-  readonly isSimulated: boolean;
-}
 export async function listProbes(db: Db, workshopId: string): Promise<Probe[]> {
   const { rows } = await db.query<Probe>(
     'select probe_id as "probeId", place_id as "placeId", part_id as "partId", name, is_simulated as "isSimulated" from probe where workshop_id = $1 order by probe_id',
@@ -152,22 +128,6 @@ export async function listSheets(db: Db, workshopId: string): Promise<ProductShe
   return rows.map((r) => r.body);
 }
 
-export interface PartRow {
-  readonly partId: string;
-  readonly name: string;
-  readonly assemblyId: string;
-  readonly assemblyName: string;
-  readonly machineId: string;
-  readonly substrate: Substrate;
-  readonly massKg: number | null;
-  readonly areaM2: number | null;
-  readonly thicknessMm: number | null;
-  readonly isBrightMetal: boolean;
-  readonly faceCount: 1 | 2;
-  readonly colourGroup: string | null;
-  readonly pairPartId: string | null;
-  readonly version: number;
-}
 const PART_COLUMNS = `p.part_id as "partId", p.name, p.assembly_id as "assemblyId", a.name as "assemblyName", a.machine_id as "machineId", p.substrate, p.mass_kg as "massKg",
   p.area_m2 as "areaM2", p.thickness_mm as "thicknessMm", p.is_bright_metal as "isBrightMetal", p.faces as "faceCount", p.colour_group as "colourGroup",
   p.pair_part_id as "pairPartId", p.version`;
@@ -189,11 +149,6 @@ export async function findPart(db: Db, workshopId: string, partId: string): Prom
   return rows[0] ?? null;
 }
 
-export interface MachineRow {
-  readonly machineId: string;
-  readonly name: string;
-  readonly kind: string;
-}
 export async function listMachines(db: Db, workshopId: string): Promise<MachineRow[]> {
   const { rows } = await db.query<MachineRow>(
     'select machine_id as "machineId", name, kind from machine where workshop_id = $1 order by seq',
@@ -202,21 +157,6 @@ export async function listMachines(db: Db, workshopId: string): Promise<MachineR
   return rows;
 }
 
-export interface RouteStepRow {
-  readonly partId: string;
-  readonly seq: number;
-  readonly stepId: string;
-  readonly kind: string;
-  readonly sheetId: string | null;
-  readonly coats: number;
-  readonly dftUm: number | null;
-  /** What exactly, hours and cautions: an advised route says them, a typed one does not. */
-  readonly what?: string | null;
-  readonly zoneId?: string;
-  readonly gate?: StepGate;
-  readonly hours?: number;
-  readonly cautions?: readonly string[];
-}
 export async function listRouteSteps(db: Db, workshopId: string): Promise<RouteStepRow[]> {
   const { rows } = await db.query<RouteStepRow>(
     'select part_id as "partId", seq, step_id as "stepId", kind, sheet_id as "sheetId", coats, dft_um as "dftUm" from route_step where workshop_id = $1 order by part_id, seq',
@@ -258,10 +198,15 @@ export function toFact(r: FactRow): Fact {
   } as Fact;
 }
 
-export async function listFacts(db: Db, workshopId: string, partId: string | null = null): Promise<Fact[]> {
+/** Facts of all parts, or of some. */
+export async function listFacts(
+  db: Db,
+  workshopId: string,
+  partIds: readonly string[] | null = null,
+): Promise<Fact[]> {
   const { rows } = await db.query<FactRow>(
-    `select ${FACT_COLUMNS} from fact where workshop_id = $1 and ($2::text is null or part_id = $2) order by happened_at, recorded_at`,
-    [workshopId, partId],
+    `select ${FACT_COLUMNS} from fact where workshop_id = $1 and ($2::text[] is null or part_id = any($2)) order by happened_at, recorded_at`,
+    [workshopId, partIds],
   );
   return rows.map(toFact);
 }

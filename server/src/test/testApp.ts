@@ -8,7 +8,7 @@ import { pino } from 'pino';
 import type { FactKind } from '@calvetta/core';
 import type { FactInput, ShopFile } from '@calvetta/contract';
 import { createApp } from '../app.ts';
-import { createModel } from '../bench/model.ts';
+import { createModel } from '../model/model.ts';
 import { openDatabase, type Database } from '../db/db.ts';
 import { migrate, readMigrations } from '../db/migrate.ts';
 import { startLive } from '../live/live.ts';
@@ -101,11 +101,14 @@ export async function startTestApp(
   const db = openDatabase(url);
   await migrate(db, readMigrations(MIGRATIONS));
   const log = pino({ level: 'silent' });
+  const processId = randomUUID();
   const live = startLive(url, log);
   const model = createModel(db, nowMs);
-  live.onMessage((m) => model.invalidate(m));
+  live.onMessage((m, from) => {
+    if (from !== processId) model.invalidate(m);
+  });
   const server: Server = createServer(
-    createApp({ db, log, live, model, nowMs, newId: randomUUID }, options.webFolder ?? null),
+    createApp({ db, log, live, model, nowMs, newId: randomUUID, processId }, options.webFolder ?? null),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;

@@ -71,7 +71,7 @@ export function useLive(): void {
       const message = JSON.parse(event.data) as LiveMessage;
       if (message.topic === 'import') return;
       if (message.topic === 'entities') void client.invalidateQueries({ queryKey: ['shop'] });
-      soon(message.topic === 'facts' || message.topic === 'entities' ? 30 : 4000);
+      soon(message.topic === 'readings' || message.topic === 'forecast' ? 4000 : 30);
     };
     // What happened before the line was there, or while it was down, is asked for now.
     source.onopen = () => {

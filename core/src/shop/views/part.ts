@@ -1,30 +1,19 @@
-import {
-  seenSinceStripped,
-  airFiguresOf,
-  filmMassKg,
-  ofKind,
-  originMs,
-  standingFacts,
-  STAGES,
-  surfaceAt,
-  traitsOf,
-  wettingPointOf,
-  wholeSurvey,
-  type FaceResult,
-  type FactOf,
-} from '@calvetta/core';
-import type {
-  FaceView,
-  FactView,
-  PartDetail,
-  RouteStepView,
-  StageWorking,
-  TracePoint,
-} from '@calvetta/contract';
-import { cardOf, momentOf } from '../bench/cards.ts';
-import { routeSetOf } from '../bench/routeOf.ts';
-import type { DerivedPart, Snapshot } from '../bench/derive.ts';
-import { mixCentsPerMl, shelfNow, thinPctOf } from '../shelf/shelfNow.ts';
+import { wettingPointOf } from '../../air/dewPoint.ts';
+import { airFiguresOf } from '../../air/gate.ts';
+import { type FactOf, ofKind, originMs, seenSinceStripped, standingFacts } from '../../bench/facts.ts';
+import type { FaceResult } from '../../bench/part.ts';
+import { filmMassKg } from '../../film/mass.ts';
+import { wholeSurvey } from '../../part/survey.ts';
+import { surfaceAt } from '../../part/thermal/track.ts';
+import { STAGES } from '../../products/sheet.ts';
+import { traitsOf } from '../../products/traitsByBinder.ts';
+import { routeSetOf } from '../route.ts';
+import type { DerivedPart } from '../part.ts';
+import { mixCentsPerMl, shelfNow, thinPctOf } from '../shelf.ts';
+import type { Snapshot } from '../snapshot.ts';
+import { cardOf } from './card.ts';
+import { momentOf } from './moment.ts';
+import type { FaceView, FactView, PartDetail, RouteStepView, StageWorking, TracePoint } from './partView.ts';
 
 /** The trace shows at least this much of the past, and what is predicted. */
 const PAST_MS = 48 * 3_600_000;

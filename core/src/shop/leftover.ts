@@ -1,7 +1,36 @@
-import { chooseLeftover, isInMotion, LEAST_APPLY_MIN, MINUTE_MS, type LeftoverItem } from '@calvetta/core';
-import type { LeftoverResponse, LeftoverView, LeftoverWhy } from '@calvetta/contract';
-import type { DerivedPart, Snapshot } from '../bench/derive.ts';
-import { coatNeedMl, colourFor, thinPctOf, type MixNow } from './shelfNow.ts';
+import { MINUTE_MS } from '../base/time.ts';
+import { isInMotion } from '../bench/order.ts';
+import { LEAST_APPLY_MIN } from '../bench/part.ts';
+import { chooseLeftover, type LeftoverItem } from '../mix/leftover.ts';
+import type { DerivedPart } from './part.ts';
+import { coatNeedMl, colourFor, thinPctOf, type MixNow } from './shelf.ts';
+import type { Snapshot } from './snapshot.ts';
+
+export type LeftoverWhy =
+  'other-colour' | 'no-colour' | 'air' | 'not-open' | 'no-area' | 'too-much' | 'shuts-first';
+/** A waiting part that a leftover could go on. */
+export interface LeftoverView {
+  readonly partId: string;
+  readonly partName: string;
+  readonly machineName: string;
+  readonly face: 'A' | 'B';
+  readonly needMl: number;
+  readonly minutes: number;
+  readonly shutMs: number | null;
+  readonly sheetId: string;
+  readonly dftUm: number;
+  readonly isChosen: boolean;
+}
+export interface LeftoverResponse {
+  readonly mixId: string;
+  readonly leftMl: number;
+  readonly minutesLeft: number | null;
+  readonly usedMl: number;
+  readonly minutes: number;
+  readonly parts: readonly LeftoverView[];
+  /** Why the others of this product do not take it. */
+  readonly passed: readonly { readonly partName: string; readonly why: LeftoverWhy }[];
+}
 
 /** Without a pot life a one-pack in the cup is worth an evening. */
 const EVENING_MIN = 240;

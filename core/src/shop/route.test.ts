@@ -1,6 +1,8 @@
+import type { Fact, FactKind } from '../bench/facts.ts';
+import { CATALOGUE_SHEETS } from '../products/catalogue/index.ts';
+import type { RouteStep } from '../route/route.ts';
 import { describe, expect, it } from '@jest/globals';
-import { CATALOGUE_SHEETS, type Fact, type FactKind, type RouteStep } from '@calvetta/core';
-import { coatsBeforeRoute, newestSheet, plannedCoats, routeOf, routeSetOf } from './routeOf.ts';
+import { coatsBeforeRoute, newestSheet, plannedCoats, routeOf, routeSetOf } from './route.ts';
 
 const H = 3_600_000;
 const sheets = new Map(CATALOGUE_SHEETS.map((s) => [s.sheetId, s]));

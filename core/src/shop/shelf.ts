@@ -1,45 +1,38 @@
+import { plannedFor, type PlannedCoat } from '../bench/face.ts';
+import { ofKind, originMs, standingFacts } from '../bench/facts.ts';
+import { mixClock, type MixClock } from '../cure/potLife.ts';
+import { filmMl, paintNeed } from '../film/paintNeed.ts';
+import { applicatorOf } from '../film/transfer.ts';
+import { recipeOf } from '../mix/recipe.ts';
+import { thinnerStartPct } from '../mix/thinner.ts';
+import { surfaceTrack } from '../part/thermal/track.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import type { SheetTraits } from '../products/traits.ts';
+import { traitsOf } from '../products/traitsByBinder.ts';
+import { mixedGroups, type LaidFinish, type MixedGroup } from '../shelf/laid.ts';
+import { ledgerOf, type CoatUse, type Ledger, type MixState } from '../shelf/ledger.ts';
 import {
-  plannedFor,
-  applicatorOf,
-  expiryOf,
-  filmMl,
-  firstOut,
   groupChecks,
+  stockLines,
+  type CoatNeed,
+  type GroupCheck,
+  type ProductMix,
+  type StockLine,
+} from '../shelf/needs.ts';
+import { standingStock } from '../shelf/stock.ts';
+import {
+  expiryOf,
+  firstOut,
   hardenerTrouble,
   isUsable,
-  ledgerOf,
-  mixedGroups,
-  mixClock,
-  ofKind,
-  originMs,
-  paintNeed,
-  recipeOf,
-  standingFacts,
-  standingStock,
-  stockLines,
-  surfaceTrack,
-  thinnerStartPct,
-  traitsOf,
-  type CoatNeed,
-  type CoatUse,
-  type GroupCheck,
   type HardenerTrouble,
-  type LaidFinish,
-  type Ledger,
-  type MixedGroup,
-  type MixClock,
-  type MixState,
-  type PlannedCoat,
-  type ProductMix,
-  type ProductSheet,
-  type SheetTraits,
-  type StockLine,
   type TinNow,
-} from '@calvetta/core';
-import type { TinRow } from '@calvetta/contract';
-import type { DerivedPart, Snapshot } from '../bench/derive.ts';
-import { profileUmOf } from '../bench/profile.ts';
-import { newestSheet } from '../bench/routeOf.ts';
+} from '../shelf/tins.ts';
+import type { DerivedPart } from './part.ts';
+import { profileUmOf } from './profile.ts';
+import { newestSheet } from './route.ts';
+import type { Snapshot } from './snapshot.ts';
+import type { TinRow } from './state.ts';
 
 /** A mix with its clock and what it is of. */
 export interface MixNow {

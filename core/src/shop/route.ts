@@ -1,12 +1,7 @@
-import {
-  ofKind,
-  originMs,
-  type Fact,
-  type FactOf,
-  type PlannedCoat,
-  type ProductSheet,
-} from '@calvetta/core';
-import type { RouteStepRow } from '../shop/shop.sql.ts';
+import type { PlannedCoat } from '../bench/face.ts';
+import { ofKind, originMs, type Fact, type FactOf } from '../bench/facts.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import type { RouteStepRow } from './state.ts';
 
 /** The route chosen last, or null when none was: then the typed one holds. */
 export function routeSetOf(standing: readonly Fact[]): FactOf<'route-set'> | null {

@@ -1,5 +1,5 @@
-import type { Fact, Substrate } from '@calvetta/core';
-
+import type { Fact } from '../bench/facts.ts';
+import type { Substrate } from '../part/substrate.ts';
 /** Depth of profile taken under the film, µm: by how the metal was last prepared (common practice, not measured). */
 export function profileUmOf(facts: readonly Fact[], substrate: Substrate): number {
   const strips = facts.filter((f) => f.kind === 'stripped');

@@ -1,17 +1,87 @@
+import { isInMotion } from '../../bench/order.ts';
+import type { Edge } from '../../cure/windows.ts';
+import type { Batch } from '../../mix/recipe.ts';
+import type { Offer } from '../../shelf/cover.ts';
+import type { StockConflict, Account } from '../../shelf/ledger.ts';
 import {
-  isInMotion,
   shoppingList,
-  standingStock,
   stockLines,
   type CoatNeed,
-  type Content,
-  type Offer,
-  type StockConflict,
-} from '@calvetta/core';
-import type { MixView, ShelfResponse, ShoppingResponse, TinView } from '@calvetta/contract';
-import type { Snapshot } from '../bench/derive.ts';
-import { newestSheet } from '../bench/routeOf.ts';
-import { productMix, productTraits, shelfNow, thinPctOf, type MixNow } from './shelfNow.ts';
+  type GroupCheck,
+  type ShoppingLine,
+  type StockLine,
+} from '../../shelf/needs.ts';
+import { standingStock, type StockFact } from '../../shelf/stock.ts';
+import type { Content, Expiry, HardenerTrouble } from '../../shelf/tins.ts';
+import { newestSheet } from '../route.ts';
+import { productMix, productTraits, shelfNow, thinPctOf, type MixNow } from '../shelf.ts';
+import type { Snapshot } from '../snapshot.ts';
+import type { CupView, Pack, TinRow } from '../state.ts';
+
+export interface TinView extends TinRow {
+  readonly productName: string;
+  readonly levelMl: number;
+  readonly openedMs: number | null;
+  readonly expiry: Expiry;
+  readonly asksWeighing: boolean;
+  readonly isBinned: boolean;
+  readonly isExpired: boolean;
+  /** Where it stands among what to take first; 0 is next. Null: not to be used. */
+  readonly turn: number | null;
+}
+/** A cup of mixed paint: what is in it, since when, and until when. */
+export interface MixView {
+  readonly mixId: string;
+  readonly factId: string;
+  readonly sheetId: string;
+  readonly productId: string;
+  readonly productName: string;
+  readonly colour: string | null;
+  readonly batch: string | null;
+  readonly placeId: string | null;
+  readonly personId: string;
+  readonly mixedMs: number;
+  readonly amounts: Pick<Batch, 'aMl' | 'bMl' | 'thinnerMl'>;
+  readonly thinPct: number;
+  readonly totalMl: number;
+  readonly leftMl: number;
+  readonly usable: Edge;
+  /** Null: a one-pack does not go off in the cup. */
+  readonly gone: Edge | null;
+  readonly uses: readonly {
+    readonly factId: string;
+    readonly partId: string | null;
+    readonly partName: string | null;
+    readonly ml: number;
+  }[];
+}
+export interface ShelfResponse {
+  readonly nowMs: number;
+  readonly tins: readonly TinView[];
+  readonly mixes: readonly MixView[];
+  readonly packs: readonly Pack[];
+  readonly cups: readonly CupView[];
+  readonly accounts: Readonly<Record<Content, Account>>;
+  readonly conflicts: readonly (StockConflict & { readonly about: string })[];
+  /** What the routes still ask for, against what is there. */
+  readonly lines: readonly (StockLine & { readonly productName: string })[];
+  readonly groups: readonly (GroupCheck & { readonly productName: string })[];
+  readonly hardeners: readonly (HardenerTrouble & { readonly productName: string })[];
+  /** Colour groups on which two batches have met already. */
+  readonly mixedGroups: readonly {
+    readonly colourGroup: string;
+    readonly productId: string;
+    readonly productName: string;
+    readonly batches: readonly { readonly batch: string; readonly partNames: readonly string[] }[];
+  }[];
+  /** What happened last to the stock and stands, oldest first. */
+  readonly facts: readonly StockFact[];
+}
+export interface ShoppingResponse {
+  readonly scope: string;
+  readonly lines: readonly (ShoppingLine & { readonly productName: string })[];
+  readonly cents: number;
+}
 
 /** Mixes older than this are history: the ledger has them, the page does not. */
 const MIX_DAYS = 3;

@@ -1,11 +1,81 @@
-import { airFiguresOf, plannedFor, type FaceResult, type PartState } from '@calvetta/core';
-import type { Layer, Moment, PartCard, PlaceNowView } from '@calvetta/contract';
-import type { DerivedPart, Snapshot } from './derive.ts';
-import { profileUmOf } from './profile.ts';
+import { type Gate, type GateStatus, airFiguresOf } from '../../air/gate.ts';
+import type { Span } from '../../base/time.ts';
+import type { NextAct } from '../../bench/act.ts';
+import type { SurfaceBasis, UntilTouch } from '../../bench/air.ts';
+import { type BareState, plannedFor } from '../../bench/face.ts';
+import type { Face } from '../../bench/facts.ts';
+import type { CureState } from '../../bench/film.ts';
+import type { Headline } from '../../bench/headline.ts';
+import type { FaceResult, PartState } from '../../bench/part.ts';
+import type { Suspicion } from '../../cure/suspect.ts';
+import type { Edge, RibbonSpan } from '../../cure/windows.ts';
+import type { Substrate } from '../../part/substrate.ts';
+import { profileUmOf } from '../profile.ts';
+import type { DerivedPart } from '../part.ts';
+import type { Snapshot } from '../snapshot.ts';
+import { AHEAD_MS, PAST_MS } from './moment.ts';
 
-/** Ribbons are cut to this much of the past; the page shows less. */
-const PAST_MS = 36 * 3_600_000;
-const AHEAD_MS = 21 * 24 * 3_600_000;
+/** A layer of a section drawing. */
+export interface Layer {
+  readonly name: string;
+  readonly colour: string;
+  /** As measured where it was, else as logged or planned. */
+  readonly dftUm: number;
+  readonly thinnestUm: number | null;
+  readonly isMeasured: boolean;
+  readonly isPlanned: boolean;
+}
+
+/** What a Bench row, a part's head and a machine's tree all show. */
+export interface PartCard {
+  readonly partId: string;
+  readonly name: string;
+  readonly machineId: string;
+  readonly machineName: string;
+  readonly assemblyName: string;
+  readonly placeId: string | null;
+  readonly substrate: Substrate;
+  readonly areaM2: number | null;
+  readonly colourGroup: string | null;
+  readonly headline: Headline;
+  readonly face: Face;
+  readonly faceCount: number;
+  readonly act: NextAct;
+  readonly cure: CureState | null;
+  readonly spans: readonly RibbonSpan[];
+  readonly opens: Edge | null;
+  readonly shuts: Edge | null;
+  readonly fit: readonly Span[];
+  readonly layers: readonly Layer[];
+  readonly specifiedUm: number;
+  /** Depth of the blasted or cast profile under the film, µm: drawn, not measured. */
+  readonly profileUm: number;
+  readonly lastCoat: {
+    readonly name: string;
+    readonly coatNo: number;
+    readonly ofCoats: number;
+    readonly t0Ms: number;
+  } | null;
+  readonly next: {
+    readonly name: string;
+    readonly sheetId: string;
+    readonly stepId: string;
+    readonly dftUm: number;
+    readonly coatNo: number;
+    readonly ofCoats: number;
+  } | null;
+  readonly surfaceC: number | null;
+  readonly surfaceBasis: SurfaceBasis;
+  readonly marginK: number | null;
+  readonly gate: { readonly status: GateStatus; readonly deciding: Gate | null } | null;
+  readonly untilTouch: UntilTouch | null;
+  readonly bare: Pick<BareState, 'prep' | 'sinceMs' | 'edge' | 'isOut' | 'remedy'> | null;
+  readonly suspect: Suspicion | null;
+  readonly leadMinutes: number;
+  readonly lostAtMs: number | null;
+  readonly isLossUnknown: boolean;
+  readonly cautions: readonly string[];
+}
 
 function layersOf(part: DerivedPart, face: FaceResult): Layer[] {
   const on = face.coats.map((c) => ({
@@ -105,40 +175,5 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     lostAtMs: state.lostAtMs,
     isLossUnknown: state.isLossUnknown,
     cautions: face.next?.sheet.cautions ?? [],
-  };
-}
-
-export function placeViews(snapshot: Snapshot): PlaceNowView[] {
-  return snapshot.shop.places.map((p) => {
-    const now = snapshot.air.get(p.placeId)?.now ?? {
-      trust: 'none' as const,
-      atMs: null,
-      airC: null,
-      rhPct: null,
-    };
-    const figures = airFiguresOf({ airC: now.airC, rhPct: now.rhPct, surfaceC: null });
-    return {
-      placeId: p.placeId,
-      name: p.name,
-      exposure: p.exposure,
-      ...now,
-      dewPointC: figures.wettingC,
-      wettingKind: figures.wettingKind,
-      absoluteGM3: figures.absoluteGM3,
-    };
-  });
-}
-
-/** What every answer about parts carries: the moment and the places. */
-export function momentOf(snapshot: Snapshot): Moment {
-  const { nowMs, horizonMs, forecastEndMs, nights, sessions, shop } = snapshot;
-  return {
-    nowMs,
-    horizonMs,
-    forecastEndMs,
-    nights: nights.filter((n) => n.toMs > nowMs - PAST_MS),
-    sessions,
-    zone: shop.workshop.zone,
-    places: placeViews(snapshot),
   };
 }

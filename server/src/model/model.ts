@@ -1,8 +1,19 @@
+import {
+  derivation,
+  derivePartAt,
+  rederiveParts,
+  shopRecordOf,
+  shopStateOf,
+  type AirData,
+  type DerivedPart,
+  type ShopState,
+  type Snapshot,
+  type SnapshotSource,
+} from '@calvetta/core';
 import type { LiveMessage } from '@calvetta/contract';
 import type { Database } from '../db/db.ts';
-import { loadAir, type AirData } from './airData.ts';
-import { derivePartAt, deriveShop, rederiveParts, type DerivedPart, type Snapshot } from './derive.ts';
-import { loadShop, type ShopData } from './shopData.ts';
+import { loadAir } from './loadAir.ts';
+import { ALL_STALE, bothStale, isStale, loadShop, NOTHING_STALE, reloadShop } from './loadShop.ts';
 
 /** A derived snapshot is renewed after this long: the page itself moves the now-line in between. */
 const RENEW_MS = 20_000;
@@ -14,7 +25,9 @@ const TOO_OLD_MS = 90_000;
 export interface Model {
   /** The workshop now, derived; null when no workshop has been imported. */
   snapshot(): Promise<Snapshot | null>;
-  shop(): Promise<ShopData | null>;
+  shop(): Promise<ShopState | null>;
+  /** What the snapshot is derived from, for whoever derives it elsewhere. */
+  source(): Promise<SnapshotSource | null>;
   /** One part as it was at an instant, by today's knowledge. */
   partAt(partId: string, atMs: number): Promise<DerivedPart | null>;
   /** Drops what a message makes stale; called for own writes at once and for other processes' by NOTIFY. */
@@ -29,7 +42,9 @@ type Need =
  * (only the parts they touch are derived again); time and readings renew the whole in the background, in slices.
  */
 export function createModel(db: Database, nowMs: () => number): Model {
-  let shop: Promise<ShopData | null> | null = null;
+  let shop: ShopState | null = null;
+  let stale = ALL_STALE;
+  let reading: Promise<void> | null = null;
   let air: { readonly atMs: number; readonly data: Promise<AirData> } | null = null;
   let airIsStale = false;
   let current: Snapshot | null = null;
@@ -38,17 +53,27 @@ export function createModel(db: Database, nowMs: () => number): Model {
   /** What is being derived answers a write: until it is there, the snapshot from before it is not served to anyone. */
   let isAwaited = false;
 
-  const shopNow = (): Promise<ShopData | null> => {
-    if (!shop) {
-      const loading = loadShop(db);
-      shop = loading;
-      loading.catch(() => {
-        if (shop === loading) shop = null;
-      });
+  const read = async (): Promise<void> => {
+    const doing = stale;
+    stale = NOTHING_STALE;
+    try {
+      if (doing.all || !shop) {
+        const record = await loadShop(db);
+        shop = record && shopStateOf(record);
+      } else shop = await reloadShop(db, shop, doing);
+    } catch (error) {
+      stale = bothStale(doing, stale);
+      throw error;
+    }
+  };
+  const shopNow = async (): Promise<ShopState | null> => {
+    while (reading || isStale(stale)) {
+      reading ??= read().finally(() => (reading = null));
+      await reading;
     }
     return shop;
   };
-  const airNow = (data: ShopData): Promise<AirData> => {
+  const airNow = (data: ShopState): Promise<AirData> => {
     const now = nowMs();
     if (!air || now - air.atMs > 60_000 || airIsStale) {
       const loading = loadAir(db, data.workshop.workshopId, data.places, now);
@@ -71,7 +96,7 @@ export function createModel(db: Database, nowMs: () => number): Model {
       if (!data) current = null;
       else if (doing?.kind === 'parts' && current)
         current = rederiveParts(current, data, await airNow(data), doing.partIds, nowMs());
-      else current = await deriveShop(data, await airNow(data), nowMs());
+      else current = await inTurns(derivation(data, await airNow(data), nowMs()));
     } catch (error) {
       need = doing;
       throw error;
@@ -109,6 +134,10 @@ export function createModel(db: Database, nowMs: () => number): Model {
       }
       return current;
     },
+    async source() {
+      const data = await shopNow();
+      return data && { shop: shopRecordOf(data), air: await airNow(data), nowMs: nowMs() };
+    },
     async partAt(partId, atMs) {
       const data = await shopNow();
       return data && derivePartAt(data, await airNow(data), partId, atMs, current?.speeds ?? new Map());
@@ -116,13 +145,40 @@ export function createModel(db: Database, nowMs: () => number): Model {
     invalidate(message) {
       if (message.topic === 'readings' || message.topic === 'forecast') {
         airIsStale = true;
+        if (message.isByHand) {
+          air = null;
+          need = { kind: 'all' };
+        }
         return;
       }
       if (message.topic === 'import') return;
-      shop = null;
-      if (message.topic !== 'facts' || !message.partIds) need = { kind: 'all' };
+      if (message.topic === 'stock') stale = bothStale(stale, { ...NOTHING_STALE, stock: true });
+      else if ((message.topic === 'facts' || message.topic === 'parts') && message.partIds)
+        stale = bothStale(stale, {
+          ...NOTHING_STALE,
+          partIds: new Set(message.partIds),
+          rows: message.topic === 'parts',
+        });
+      else stale = ALL_STALE;
+      if (stale.all) need = { kind: 'all' };
       else if (need?.kind !== 'all')
-        need = { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...message.partIds]) };
+        need = { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...stale.partIds]) };
     },
   };
+}
+
+/** Longest slice of work before other requests get their turn. */
+const SLICE_MS = 12;
+const turn = (): Promise<void> => new Promise((done) => setImmediate(done));
+
+/** Drives a derivation in slices, so that the server keeps answering. */
+async function inTurns(steps: Generator<void, Snapshot>): Promise<Snapshot> {
+  let sliceStart = performance.now();
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+    if (performance.now() - sliceStart < SLICE_MS) continue;
+    await turn();
+    sliceStart = performance.now();
+  }
 }

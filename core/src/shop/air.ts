@@ -1,26 +1,17 @@
+import { dropStuckRuns, readingTrust, type AirReading, type ReadingTrust } from '../air/reading.ts';
+import { esOverWaterHpa } from '../air/saturation.ts';
+import { placeAirTrack } from '../air/track.ts';
+import { DAY_MS, HOUR_MS } from '../base/time.ts';
+import type { PlaceNow } from '../bench/air.ts';
 import {
-  DAY_MS,
-  dropStuckRuns,
-  esOverWaterHpa,
   fitPlace,
-  HOUR_MS,
   placeAirFromOutdoor,
-  placeAirTrack,
-  readingTrust,
-  sliceAir,
-  stretchesFrom,
-  type AirReading,
-  type AirStretch,
-  type OwnReading,
   type PlaceFit,
-  type PlaceNow,
   type PlaceStart,
-  type ReadingTrust,
   UNFITTED,
-} from '@calvetta/core';
-import type { PlaceInfo } from '@calvetta/contract';
-import type { Db } from '../db/db.ts';
-import { contactReadings, listForecast, recentReadings, thinnedReadings } from '../readings/readings.sql.ts';
+} from '../part/thermal/placeAir.ts';
+import { sliceAir, type AirStretch, type OwnReading } from '../part/thermal/track.ts';
+import type { PlaceInfo } from './state.ts';
 
 /** Readings older than this are not loaded: clocks that reach back farther run on the place's median and say so. */
 export const KEEP_DAYS = 45;
@@ -28,43 +19,21 @@ const FIT_DAYS = 14;
 
 /** A place's readings as the clocks use them. */
 export interface PlaceReadings {
+  /** One of every ten minutes over the clocks' reach. */
   readonly thinned: readonly AirReading[];
+  /** Every one of the last three hours. */
   readonly recent: readonly AirReading[];
 }
 
+/** The time series that clocks run on, as stored: plain JSON. */
 export interface AirData {
-  readonly places: ReadonlyMap<string, PlaceReadings>;
-  readonly contacts: ReadonlyMap<string, readonly OwnReading[]>;
+  /** By place. */
+  readonly places: Readonly<Record<string, PlaceReadings>>;
+  /** Probes on parts, by part. */
+  readonly contacts: Readonly<Record<string, readonly OwnReading[]>>;
   /** Outdoor hours, past and to come. */
   readonly outdoor: readonly AirStretch[];
   readonly forecastEndMs: number;
-}
-
-export async function loadAir(
-  db: Db,
-  workshopId: string,
-  places: readonly PlaceInfo[],
-  nowMs: number,
-): Promise<AirData> {
-  const sinceMs = nowMs - KEEP_DAYS * DAY_MS;
-  const read = async (p: PlaceInfo): Promise<[string, PlaceReadings]> => {
-    const [thinned, recent] = await Promise.all([
-      thinnedReadings(db, workshopId, p.placeId, sinceMs),
-      recentReadings(db, workshopId, p.placeId, nowMs - 3 * HOUR_MS),
-    ]);
-    return [p.placeId, { thinned, recent }];
-  };
-  const [entries, contacts, forecast] = await Promise.all([
-    Promise.all(places.map(read)),
-    contactReadings(db, workshopId, sinceMs),
-    listForecast(db, workshopId, sinceMs),
-  ]);
-  return {
-    places: new Map(entries),
-    contacts,
-    outdoor: stretchesFrom(forecast, 'forecast', 3 * HOUR_MS),
-    forecastEndMs: forecast[forecast.length - 1]?.atMs ?? nowMs,
-  };
 }
 
 /** A place's air over the clocks' whole reach, with the reading that speaks now. */
@@ -72,6 +41,7 @@ export interface PlaceAir {
   readonly track: readonly AirStretch[];
   readonly now: PlaceNow;
   readonly fit: PlaceFit | null;
+  readonly recent: readonly AirReading[];
 }
 
 /** Joins a place's readings, its share of the outdoor forecast and its median into one track without holes. */
@@ -91,7 +61,12 @@ export function placeAir(
   );
   const fit = fitToOutdoor(good, outdoor, nowMs);
   const forecast = forecastOf(place, good, outdoor, fit, nowMs);
-  return { fit, track: placeAirTrack({ readings: good, forecast, fromMs, nowMs, toMs }), now };
+  return {
+    fit,
+    recent: readings.recent,
+    track: placeAirTrack({ readings: good, forecast, fromMs, nowMs, toMs }),
+    now,
+  };
 }
 
 function byProbe(readings: readonly AirReading[]): AirReading[][] {

@@ -1,0 +1,161 @@
+import { DAY_MS, type Span } from '../base/time.ts';
+import { airAlong, type Residence } from '../bench/air.ts';
+import type { PlannedCoat } from '../bench/face.ts';
+import { FACES, ofKind, originMs, standingFacts, type Fact } from '../bench/facts.ts';
+import { derivePart, type PartState } from '../bench/part.ts';
+import { fitLag, type LagFit } from '../part/thermal/calibrate.ts';
+import { lagOf, type Lag } from '../part/thermal/lag.ts';
+import {
+  CLEAR_SKY_DROP_K,
+  surfaceTrack,
+  type AirStretch,
+  type OwnReading,
+  type SurfaceStretch,
+} from '../part/thermal/track.ts';
+import { OPEN_COATS } from '../route/route.ts';
+import type { ShopState } from './state.ts';
+import { type AirData, type PlaceAir } from './air.ts';
+import { coatsBeforeRoute, facesWith, plannedCoats, routeOf } from './route.ts';
+import type { PartRow, PlaceInfo, RouteStepRow } from './state.ts';
+
+/** A part with everything derived for one moment. */
+export interface DerivedPart {
+  readonly row: PartRow;
+  readonly state: PartState;
+  readonly facts: readonly Fact[];
+  readonly steps: readonly RouteStepRow[];
+  readonly planned: readonly PlannedCoat[];
+  readonly track: readonly SurfaceStretch[];
+  readonly own: readonly OwnReading[];
+  readonly lag: Lag | null;
+  readonly lagFit: LagFit | null;
+  readonly placeId: string | null;
+}
+
+/** The shop's own rate of each product against its sheet, from tests. */
+export type Speeds = ReadonlyMap<string, { readonly speedBy: number; readonly n: number }>;
+
+/** Frame of one derivation: what all parts share. */
+export interface Frame {
+  readonly shop: ShopState;
+  readonly data: AirData;
+  readonly nowMs: number;
+  readonly fromMs: number;
+  readonly horizonMs: number;
+  readonly air: Map<string, PlaceAir>;
+  readonly nights: readonly Span[];
+  readonly sessions: readonly Span[];
+}
+
+export interface ReadyPart {
+  readonly row: PartRow;
+  readonly facts: readonly Fact[];
+  readonly standing: readonly Fact[];
+  readonly steps: readonly RouteStepRow[];
+  readonly planned: readonly PlannedCoat[];
+  readonly track: readonly SurfaceStretch[];
+  readonly own: readonly OwnReading[];
+  readonly lag: Lag | null;
+  readonly lagFit: LagFit | null;
+  readonly place: PlaceInfo | null;
+}
+
+export function readyPart(frame: Frame, row: PartRow): ReadyPart {
+  const { shop, nowMs } = frame;
+  const facts = shop.facts.get(row.partId) ?? [];
+  const standing = standingFacts(facts);
+  const stays = staysOf(standing, frame.fromMs, frame.horizonMs, nowMs);
+  const placeId = stays[stays.length - 1]?.placeId;
+  const place = shop.places.find((p) => p.placeId === placeId) ?? null;
+  const own = ownReadings(frame, row.partId, standing);
+  const lag = place ? unwrap(lagOf({ ...row, brightMetal: row.isBrightMetal }, place.exposure)) : null;
+  const air = airAlong(stays, (id) => frame.air.get(id)?.track ?? []);
+  const fromMs = Math.max(frame.fromMs, neededFrom(standing, nowMs) - 5 * 1000 * (lag?.tauS ?? 0));
+  const lagFit = own.length >= 12 ? fitLag(measuredSince(air, own[0]!.atMs, nowMs), own) : null;
+  const isOutdoors = place?.exposure === 'outdoors';
+  const track = surfaceTrack({
+    air,
+    own,
+    fromMs,
+    toMs: frame.horizonMs,
+    tauS: lagFit?.tauS ?? lag?.tauS ?? null,
+    ...(isOutdoors ? { openSky: { nights: frame.nights, dropK: CLEAR_SKY_DROP_K } } : {}),
+  });
+  const steps = routeOf(standing, shop.sheets) ?? shop.steps.get(row.partId) ?? [];
+  return {
+    row: { ...row, faceCount: facesWith(steps, row.faceCount) },
+    facts,
+    standing,
+    steps,
+    planned: [...coatsBeforeRoute(standing, shop.sheets), ...plannedCoats(steps, shop.sheets)],
+    track,
+    own,
+    lag,
+    lagFit,
+    place,
+  };
+}
+
+function unwrap<T>(r: { ok: true; value: T } | { ok: false }): T | null {
+  return r.ok ? r.value : null;
+}
+
+function measuredSince(air: readonly AirStretch[], fromMs: number, toMs: number): AirStretch[] {
+  return air.filter((s) => s.source === 'measured' && s.toMs > fromMs && s.fromMs < toMs);
+}
+
+/** Clocks need the track from the last time the part was taken back to metal, or its first coat. */
+function neededFrom(standing: readonly Fact[], nowMs: number): number {
+  const strips = ofKind(standing, 'stripped');
+  const last =
+    strips[strips.length - 1] ?? standing.find((f) => f.kind === 'coated' || f.kind === 'pretreated');
+  return Math.min(nowMs - DAY_MS, last ? originMs(last) : nowMs);
+}
+
+/** Where the part has stood: each `moved` fact until the next. The first is taken to reach back. */
+export function staysOf(standing: readonly Fact[], fromMs: number, toMs: number, nowMs: number): Residence[] {
+  const moves = ofKind(standing, 'moved').filter((m) => m.happenedAtMs <= nowMs);
+  return moves.map((m, i) => ({
+    placeId: m.body.placeId,
+    fromMs: i === 0 ? fromMs : m.happenedAtMs,
+    toMs: moves[i + 1]?.happenedAtMs ?? toMs,
+  }));
+}
+
+function ownReadings(frame: Frame, partId: string, standing: readonly Fact[]): OwnReading[] {
+  const typed = ofKind(standing, 'surface-read').map((f) => ({
+    atMs: f.happenedAtMs,
+    surfaceC: f.body.surfaceC,
+  }));
+  const probed = frame.data.contacts[partId] ?? [];
+  return [...typed, ...probed].filter((r) => r.atMs <= frame.nowMs).sort((a, b) => a.atMs - b.atMs);
+}
+
+export function finish(frame: Frame, r: ReadyPart, speeds: Speeds): DerivedPart {
+  const { shop, nowMs } = frame;
+  const placeNow = r.place ? frame.air.get(r.place.placeId)?.now : undefined;
+  const state = derivePart(
+    {
+      partId: r.row.partId,
+      substrate: r.row.substrate,
+      areaM2: r.row.areaM2,
+      faces: FACES.slice(0, r.row.faceCount),
+      isOutdoors: r.place?.exposure === 'outdoors',
+      facts: r.facts,
+      planned: r.planned,
+      isHeldOpen: r.steps.some((s) => s.what === OPEN_COATS),
+      track: r.track,
+      own: r.own,
+      place: placeNow ?? { trust: 'none', atMs: null, airC: null, rhPct: null },
+    },
+    {
+      nowMs,
+      horizonMs: frame.horizonMs,
+      forecastEndMs: Math.max(nowMs, frame.data.forecastEndMs),
+      sessions: frame.sessions,
+      sheetOf: (id) => shop.sheets.get(id) ?? null,
+      speedOf: (productId) => speeds.get(productId)?.speedBy ?? 1,
+    },
+  );
+  return { ...r, state, placeId: r.place?.placeId ?? null };
+}

@@ -1,0 +1,146 @@
+import { DAY_MS, type Span } from '../base/time.ts';
+import { ofKind } from '../bench/facts.ts';
+import { predictedAtTest, type CoatState } from '../bench/film.ts';
+import { shopRate, type CalibrationPoint } from '../cure/calibration.ts';
+import { KEEP_DAYS, placeAir, type AirData, type PlaceAir } from './air.ts';
+import { nightsBetween, sessionsAhead } from './calendar.ts';
+import { finish, readyPart, type DerivedPart, type Frame, type ReadyPart, type Speeds } from './part.ts';
+import type { ShopRecord, ShopState } from './state.ts';
+
+/** Ribbons and clocks look this far ahead. */
+export const HORIZON_DAYS = 60;
+
+/** All that a snapshot is derived from, in one piece of JSON: for a page without a server and for what-ifs. */
+export interface SnapshotSource {
+  readonly shop: ShopRecord;
+  readonly air: AirData;
+  readonly nowMs: number;
+}
+
+export interface Snapshot {
+  readonly shop: ShopState;
+  readonly nowMs: number;
+  readonly horizonMs: number;
+  readonly forecastEndMs: number;
+  readonly nights: readonly Span[];
+  readonly sessions: readonly Span[];
+  readonly air: ReadonlyMap<string, PlaceAir>;
+  readonly parts: ReadonlyMap<string, DerivedPart>;
+  readonly speeds: Speeds;
+}
+
+/**
+ * Derives a whole workshop at an instant, a part at a time: who drives it may let others have their turn between two parts.
+ * Nothing of this is stored. Pure.
+ */
+export function* derivation(shop: ShopState, data: AirData, nowMs: number): Generator<void, Snapshot> {
+  const frame = frameOf(shop, data, nowMs);
+  const ready: ReadyPart[] = [];
+  for (const row of shop.parts) {
+    ready.push(readyPart(frame, row));
+    yield;
+  }
+  const speeds = shopSpeeds(frame, ready);
+  const parts = new Map<string, DerivedPart>();
+  for (const r of ready) {
+    parts.set(r.row.partId, finish(frame, r, speeds));
+    yield;
+  }
+  return snapshotOf(frame, speeds, parts);
+}
+
+/** The same in one go: for a page without a server, for what-ifs and tests. */
+export function deriveShop(shop: ShopState, data: AirData, nowMs: number): Snapshot {
+  const steps = derivation(shop, data, nowMs);
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+  }
+}
+
+/** The snapshot with some parts derived again from newer facts; the rest keeps its moment, seconds ago. */
+export function rederiveParts(
+  before: Snapshot,
+  shop: ShopState,
+  data: AirData,
+  partIds: ReadonlySet<string>,
+  nowMs: number,
+): Snapshot {
+  const frame = frameOf(shop, data, nowMs);
+  const parts = new Map<string, DerivedPart>();
+  for (const row of shop.parts) {
+    const known = partIds.has(row.partId) ? undefined : before.parts.get(row.partId);
+    parts.set(row.partId, known ?? finish(frame, readyPart(frame, row), before.speeds));
+  }
+  return { ...snapshotOf(frame, before.speeds, parts), nowMs: before.nowMs };
+}
+
+function snapshotOf(frame: Frame, speeds: Speeds, parts: Snapshot['parts']): Snapshot {
+  const { shop, nowMs, horizonMs, nights, sessions, air, data } = frame;
+  return { shop, nowMs, horizonMs, forecastEndMs: data.forecastEndMs, nights, sessions, air, parts, speeds };
+}
+
+/** One part at another instant: how a late or corrected coat is judged by what held then. */
+export function derivePartAt(
+  shop: ShopState,
+  data: AirData,
+  partId: string,
+  nowMs: number,
+  speeds: Speeds,
+): DerivedPart | null {
+  const row = shop.parts.find((p) => p.partId === partId);
+  if (!row) return null;
+  const frame = frameOf(shop, data, nowMs);
+  return finish(frame, readyPart(frame, row), speeds);
+}
+
+function frameOf(shop: ShopState, data: AirData, nowMs: number): Frame {
+  const oldestMs = Math.min(
+    nowMs - 2 * DAY_MS,
+    ...[...shop.facts.values()].flatMap((list) => list.map((f) => f.happenedAtMs)),
+  );
+  const fromMs = Math.max(oldestMs, nowMs - 400 * DAY_MS) - DAY_MS;
+  const horizonMs = nowMs + HORIZON_DAYS * DAY_MS;
+  const none = { thinned: [], recent: [] };
+  const air = new Map(
+    shop.places.map((p) => [
+      p.placeId,
+      placeAir(p, data.places[p.placeId] ?? none, data.outdoor, fromMs, nowMs, horizonMs),
+    ]),
+  );
+  const nights = nightsBetween(shop.workshop.zone, nowMs - KEEP_DAYS * DAY_MS, nowMs + 5 * DAY_MS);
+  return {
+    shop,
+    data,
+    nowMs,
+    fromMs,
+    horizonMs,
+    air,
+    nights,
+    sessions: sessionsAhead(shop.attendance, shop.workshop.zone, nowMs),
+  };
+}
+
+/** The shop's own rate of each product, from every test against what was predicted before any calibration. */
+function shopSpeeds(frame: Frame, ready: readonly ReadyPart[]): Map<string, { speedBy: number; n: number }> {
+  const points: CalibrationPoint[] = [];
+  for (const r of ready) {
+    if (!r.standing.some((f) => f.kind === 'tested')) continue;
+    const plain = finish(frame, r, new Map());
+    for (const face of plain.state.faces) {
+      for (const test of ofKind(r.standing, 'tested').filter(
+        (t) => t.face === null || t.face === face.face,
+      )) {
+        const coat = coatUnder(face.coats, test.happenedAtMs);
+        const p = coat && predictedAtTest(coat, test, r.track);
+        if (coat && p !== null)
+          points.push({ productId: coat.sheet.productId, predictedProgress: p, reached: test.body.reached });
+      }
+    }
+  }
+  return new Map([...new Set(points.map((p) => p.productId))].map((id) => [id, shopRate(points, id)]));
+}
+
+function coatUnder(coats: readonly CoatState[], atMs: number): CoatState | null {
+  return [...coats].reverse().find((c) => c.t0Ms <= atMs) ?? null;
+}

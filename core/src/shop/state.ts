@@ -1,0 +1,151 @@
+import type { Fact } from '../bench/facts.ts';
+import type { CupShape } from '../mix/cup.ts';
+import type { Exposure } from '../part/thermal/lag.ts';
+import type { ShopMeans } from '../part/shopMeans.ts';
+import type { Substrate } from '../part/substrate.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import type { StepGate } from '../route/route.ts';
+import type { StockFact } from '../shelf/stock.ts';
+import type { Content, Tin } from '../shelf/tins.ts';
+import type { VolumeSystem } from '../units/quantity.ts';
+import type { Attendance } from './calendar.ts';
+
+/** What the shop has and its house practice, with the version an edit must name. */
+export interface MeansInfo extends ShopMeans {
+  readonly version: number;
+  /** Nobody has said yet: these are the defaults. */
+  readonly isDefault: boolean;
+}
+
+export interface Workshop {
+  readonly workshopId: string;
+  readonly name: string;
+  readonly zone: string;
+  readonly volumeSystem: VolumeSystem;
+  readonly means: MeansInfo;
+}
+
+export interface PlaceInfo {
+  readonly placeId: string;
+  readonly name: string;
+  readonly exposure: Exposure;
+  readonly altitudeM: number;
+  readonly setpointC: number | null;
+  readonly version: number;
+}
+
+export interface Probe {
+  readonly probeId: string;
+  readonly placeId: string;
+  readonly partId: string | null;
+  readonly name: string;
+  readonly isSimulated: boolean;
+}
+
+export interface MachineRow {
+  readonly machineId: string;
+  readonly name: string;
+  readonly kind: string;
+}
+
+export interface PartRow {
+  readonly partId: string;
+  readonly name: string;
+  readonly assemblyId: string;
+  readonly assemblyName: string;
+  readonly machineId: string;
+  readonly substrate: Substrate;
+  readonly massKg: number | null;
+  readonly areaM2: number | null;
+  readonly thicknessMm: number | null;
+  readonly isBrightMetal: boolean;
+  readonly faceCount: 1 | 2;
+  readonly colourGroup: string | null;
+  readonly pairPartId: string | null;
+  readonly version: number;
+}
+
+/** A step of a part's route as the clocks and lists read it. */
+export interface RouteStepRow {
+  readonly partId: string;
+  readonly seq: number;
+  readonly stepId: string;
+  readonly kind: string;
+  readonly sheetId: string | null;
+  readonly coats: number;
+  readonly dftUm: number | null;
+  /** What exactly, hours and cautions: an advised route says them, a typed one does not. */
+  readonly what?: string | null;
+  readonly zoneId?: string;
+  readonly gate?: StepGate;
+  readonly hours?: number;
+  readonly cautions?: readonly string[];
+}
+
+/** A tin as stored: what is printed on it, its empty weight, and the version an edit must name. */
+export interface TinRow extends Tin {
+  readonly tareG: number | null;
+  readonly version: number;
+}
+export interface Pack {
+  readonly packId: string;
+  readonly productId: string;
+  readonly content: Content;
+  readonly sizeMl: number;
+  readonly priceCents: number;
+}
+export interface CupView extends CupShape {
+  readonly cupId: string;
+  readonly name: string;
+}
+
+/** Everything of a workshop but its time series, as stored: plain JSON, the same on the server and in a page. */
+export interface ShopRecord {
+  readonly workshop: Workshop;
+  readonly attendance: Attendance;
+  readonly people: readonly { readonly personId: string; readonly name: string }[];
+  readonly places: readonly PlaceInfo[];
+  readonly probes: readonly Probe[];
+  readonly sheets: readonly ProductSheet[];
+  readonly machines: readonly MachineRow[];
+  readonly parts: readonly PartRow[];
+  readonly steps: readonly RouteStepRow[];
+  readonly facts: readonly Fact[];
+  readonly tins: readonly TinRow[];
+  readonly packs: readonly Pack[];
+  readonly cups: readonly CupView[];
+  readonly stock: readonly StockFact[];
+}
+
+/** The same, found by id and by part. */
+export interface ShopState extends Omit<ShopRecord, 'sheets' | 'steps' | 'facts'> {
+  readonly sheets: ReadonlyMap<string, ProductSheet>;
+  readonly steps: ReadonlyMap<string, readonly RouteStepRow[]>;
+  readonly facts: ReadonlyMap<string, readonly Fact[]>;
+}
+
+export const shopStateOf = (record: ShopRecord): ShopState => ({
+  ...record,
+  sheets: new Map(record.sheets.map((s) => [s.sheetId, s])),
+  steps: groupBy(record.steps, (s) => s.partId),
+  facts: groupBy(record.facts, (f) => f.partId),
+});
+
+/** The state as it can be sent. */
+export const shopRecordOf = (state: ShopState): ShopRecord => ({
+  ...state,
+  sheets: [...state.sheets.values()],
+  steps: [...state.steps.values()].flat(),
+  facts: [...state.facts.values()].flat(),
+});
+
+/** Items by a key, in their order. */
+export function groupBy<T>(items: readonly T[], key: (item: T) => string): Map<string, T[]> {
+  const out = new Map<string, T[]>();
+  for (const item of items) {
+    const list = out.get(key(item));
+    if (list) list.push(item);
+    else out.set(key(item), [item]);
+  }
+  return out;
+}

@@ -1,0 +1,39 @@
+import {
+  DAY_MS,
+  HOUR_MS,
+  KEEP_DAYS,
+  stretchesFrom,
+  type AirData,
+  type PlaceInfo,
+  type PlaceReadings,
+} from '@calvetta/core';
+import type { Db } from '../db/db.ts';
+import { contactReadings, listForecast, recentReadings, thinnedReadings } from '../readings/readings.sql.ts';
+
+/** The time series that clocks run on. */
+export async function loadAir(
+  db: Db,
+  workshopId: string,
+  places: readonly PlaceInfo[],
+  nowMs: number,
+): Promise<AirData> {
+  const sinceMs = nowMs - KEEP_DAYS * DAY_MS;
+  const read = async (p: PlaceInfo): Promise<[string, PlaceReadings]> => {
+    const [thinned, recent] = await Promise.all([
+      thinnedReadings(db, workshopId, p.placeId, sinceMs),
+      recentReadings(db, workshopId, p.placeId, nowMs - 3 * HOUR_MS),
+    ]);
+    return [p.placeId, { thinned, recent }];
+  };
+  const [entries, contacts, forecast] = await Promise.all([
+    Promise.all(places.map(read)),
+    contactReadings(db, workshopId, sinceMs),
+    listForecast(db, workshopId, sinceMs),
+  ]);
+  return {
+    places: Object.fromEntries(entries),
+    contacts: Object.fromEntries(contacts),
+    outdoor: stretchesFrom(forecast, 'forecast', 3 * HOUR_MS),
+    forecastEndMs: forecast[forecast.length - 1]?.atMs ?? nowMs,
+  };
+}

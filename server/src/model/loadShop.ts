@@ -1,0 +1,121 @@
+import { groupBy, type Fact, type ShopRecord, type ShopState } from '@calvetta/core';
+import type { Db } from '../db/db.ts';
+import { listCups, listPacks, listStock, listTins } from '../shelf/shelf.sql.ts';
+import {
+  findWorkshop,
+  listAttendance,
+  listFacts,
+  listMachines,
+  listParts,
+  listPeople,
+  listPlaces,
+  listProbes,
+  listRouteSteps,
+  listSheets,
+} from '../shop/shop.sql.ts';
+
+/** Reads the workshop in one consistent snapshot; null when there is none yet. */
+export async function loadShop(db: Db): Promise<ShopRecord | null> {
+  const workshop = await findWorkshop(db);
+  if (!workshop) return null;
+  const id = workshop.workshopId;
+  const [
+    attendance,
+    people,
+    places,
+    probes,
+    sheets,
+    machines,
+    parts,
+    steps,
+    facts,
+    tins,
+    packs,
+    cups,
+    stock,
+  ] = await Promise.all([
+    listAttendance(db, id),
+    listPeople(db, id),
+    listPlaces(db, id),
+    listProbes(db, id),
+    listSheets(db, id),
+    listMachines(db, id),
+    listParts(db, id),
+    listRouteSteps(db, id),
+    listFacts(db, id),
+    listTins(db, id),
+    listPacks(db, id),
+    listCups(db, id),
+    listStock(db, id),
+  ]);
+  return {
+    workshop,
+    attendance,
+    people,
+    places,
+    probes,
+    sheets,
+    machines,
+    parts,
+    steps,
+    facts,
+    tins,
+    packs,
+    cups,
+    stock,
+  };
+}
+
+/** What of a shop was written since it was read. */
+export interface Stale {
+  readonly all: boolean;
+  readonly partIds: ReadonlySet<string>;
+  readonly stock: boolean;
+  /** Parts and machines themselves, not what happened to them. */
+  readonly rows: boolean;
+}
+export const NOTHING_STALE: Stale = { all: false, partIds: new Set(), stock: false, rows: false };
+export const ALL_STALE: Stale = { ...NOTHING_STALE, all: true };
+export const isStale = (s: Stale): boolean => s.all || s.stock || s.rows || s.partIds.size > 0;
+export const bothStale = (a: Stale, b: Stale): Stale => ({
+  all: a.all || b.all,
+  partIds: new Set([...a.partIds, ...b.partIds]),
+  stock: a.stock || b.stock,
+  rows: a.rows || b.rows,
+});
+
+/** The shop with only what was written read again. */
+export async function reloadShop(db: Db, shop: ShopState, stale: Stale): Promise<ShopState> {
+  const id = shop.workshop.workshopId;
+  const partIds = [...stale.partIds];
+  const [facts, stock, rows] = await Promise.all([
+    partIds.length > 0 ? listFacts(db, id, partIds) : [],
+    stale.stock ? reloadStock(db, id) : {},
+    stale.rows ? reloadRows(db, id) : {},
+  ]);
+  const byPart = new Map<string, Fact[]>(partIds.map((partId) => [partId, []]));
+  for (const f of facts) byPart.get(f.partId)?.push(f);
+  return { ...shop, ...stock, ...rows, facts: new Map([...shop.facts, ...byPart]) };
+}
+
+async function reloadRows(db: Db, id: string): Promise<Pick<ShopState, 'machines' | 'parts' | 'steps'>> {
+  const [machines, parts, steps] = await Promise.all([
+    listMachines(db, id),
+    listParts(db, id),
+    listRouteSteps(db, id),
+  ]);
+  return { machines, parts, steps: groupBy(steps, (s) => s.partId) };
+}
+
+async function reloadStock(
+  db: Db,
+  id: string,
+): Promise<Pick<ShopState, 'tins' | 'packs' | 'cups' | 'stock'>> {
+  const [tins, packs, cups, stock] = await Promise.all([
+    listTins(db, id),
+    listPacks(db, id),
+    listCups(db, id),
+    listStock(db, id),
+  ]);
+  return { tins, packs, cups, stock };
+}
