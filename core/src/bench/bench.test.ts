@@ -6,7 +6,8 @@ import type { PlannedCoat } from './face.ts';
 import { standingFacts, type Fact, type FactBodies, type FactKind } from './facts.ts';
 import { HEADLINES } from './headline.ts';
 import { compareLoss, isInMotion, type Orderable } from './order.ts';
-import { derivePart, leadMinutes, type PartInput } from './part.ts';
+import { leadMinutes } from '../work/minutes.ts';
+import { derivePart, type PartInput } from './part.ts';
 
 const H = 3_600_000;
 const epoxy = sheet();

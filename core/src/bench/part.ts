@@ -1,4 +1,4 @@
-import { MINUTE_MS, type Span } from '../base/time.ts';
+import type { Span } from '../base/time.ts';
 import { judgeGates, type Conditions } from '../air/gate.ts';
 import { stageEndMs } from '../cure/potLife.ts';
 import type { Substrate } from '../part/substrate.ts';
@@ -15,6 +15,7 @@ import {
 import { nextAct, type NextAct } from './act.ts';
 import { deriveFace, plannedFor, type FaceState, type PlannedCoat } from './face.ts';
 import { standingFacts, type Face, type Fact } from './facts.ts';
+import { leadMinutes, redoHours } from '../work/minutes.ts';
 import { headlineOf, mayTakeCoat, moreUrgent, type Headline } from './headline.ts';
 
 export interface PartInput {
@@ -61,20 +62,6 @@ export interface PartState {
   readonly redoHours: number;
 }
 
-/** Least time to apply a coat, and to turn a part over, minutes (common practice, no published source). */
-export const LEAST_APPLY_MIN = 10;
-export const TURN_OVER_MIN = 15;
-const FLASH_DEFAULT_MIN = 10;
-
-/** Minutes from starting a coat to its last wet pass being safe: application, flash and, for two faces, turning over. */
-export function leadMinutes(sheet: ProductSheet, areaM2: number | null, faces: number): number {
-  const apply = Math.max(LEAST_APPLY_MIN, sheet.applyMinPerM2 * ((areaM2 ?? 0) / faces));
-  const flash = sheet.stages.flash?.points[0]?.hours;
-  return Math.ceil(
-    apply + (flash === undefined ? FLASH_DEFAULT_MIN : flash * 60) + (faces > 1 ? TURN_OVER_MIN : 0),
-  );
-}
-
 /** State of a part now: every face, the headline, the next act, what is lost when. Pure; `nowMs` is passed in. */
 export function derivePart(part: PartInput, shop: ShopInput): PartState {
   const facts = standingFacts(part.facts);
@@ -101,7 +88,7 @@ export function derivePart(part: PartInput, shop: ShopInput): PartState {
     lostAtMs: lost.length > 0 ? Math.min(...lost) : null,
     isLossUnknown: results.some((f) => f.isLossUnknown),
     opensMs: opensOf(lead.act),
-    redoHours: redoHours(lead, part.areaM2),
+    redoHours: redoHours(part.areaM2, lead.coats.length),
   };
 }
 
@@ -158,9 +145,4 @@ function opensOf(act: NextAct): number | null {
     default:
       return null;
   }
-}
-
-/** Rough hours to do the present film again: strip and recoat what is on it (common practice, no published source). */
-function redoHours(face: FaceState, areaM2: number | null): number {
-  return (areaM2 ?? 0.1) * (0.5 + 0.3 * face.coats.length) + (10 * MINUTE_MS) / 3_600_000;
 }

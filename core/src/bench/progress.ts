@@ -1,6 +1,7 @@
 import { plannedFor, type PlannedCoat } from './face.ts';
 import type { FaceResult } from './part.ts';
-import { LEAST_APPLY_MIN } from './part.ts';
+import { faceAreaM2 } from '../work/area.ts';
+import { layMinutes, usualTool } from '../work/minutes.ts';
 
 export interface ProgressInput {
   readonly areaM2: number | null;
@@ -16,9 +17,6 @@ export interface Progress {
   readonly hoursAll: number;
 }
 
-/** Part of unknown size counts as this, m². */
-const UNKNOWN_AREA_M2 = 0.1;
-
 /** How far a set of parts is along its routes. A part without a route counts for nothing. */
 export function progressOf(parts: readonly ProgressInput[]): Progress {
   let doneM2 = 0;
@@ -26,7 +24,7 @@ export function progressOf(parts: readonly ProgressInput[]): Progress {
   let hoursDone = 0;
   let hoursAll = 0;
   for (const p of parts) {
-    const faceM2 = (p.areaM2 ?? UNKNOWN_AREA_M2) / p.faces.length;
+    const faceM2 = faceAreaM2(p.areaM2, p.faces.length);
     for (const face of p.faces) {
       const planned = face.face === undefined ? p.planned : plannedFor(p.planned, face.face);
       const coats = Math.max(planned.length, face.coats.length);
@@ -34,7 +32,7 @@ export function progressOf(parts: readonly ProgressInput[]): Progress {
       doneM2 += face.coats.length * faceM2;
       for (let i = 0; i < coats; i++) {
         const sheet = face.coats[i]?.sheet ?? planned[i]!.sheet;
-        const hours = Math.max(LEAST_APPLY_MIN, sheet.applyMinPerM2 * faceM2) / 60;
+        const hours = layMinutes(sheet, usualTool(sheet), faceM2) / 60;
         hoursAll += hours;
         if (i < face.coats.length) hoursDone += hours;
       }

@@ -3,9 +3,9 @@ import { must } from '../base/result.ts';
 import { L_PER_US_GAL, M2_PER_FT2, UM_PER_MIL } from '../units/factors.ts';
 import { boreLossUm, facesLossUm, fitAfter, threadGrowthUm } from './fit.ts';
 import { filmMassKg, hingeMomentNm } from './mass.ts';
-import { filmMl, paintNeed, type PaintJob } from './paintNeed.ts';
+import { filmMl, paintNeed, type PaintJob } from '../work/paint.ts';
 import { dryFilmUm, spreadingM2L, wetFilmUm } from './spreading.ts';
-import { applicatorOf, shapeFactorOf, TRANSFER } from './transfer.ts';
+import { applicatorOf, shapeFactorOf, TRANSFER } from '../work/transfer.ts';
 import { combPrediction } from './wetComb.ts';
 
 const near = (got: number, want: number, tol: number): void =>

@@ -1,6 +1,4 @@
 export * from './spreading.ts';
-export * from './transfer.ts';
-export * from './paintNeed.ts';
 export * from './mass.ts';
 export * from './fit.ts';
 export * from './readings.ts';

@@ -3,10 +3,10 @@ import { seededRandom, type Random } from '../base/random.ts';
 import { must } from '../base/result.ts';
 import { acceptIso19840, acceptOwn, acceptPa2, USUAL_OWN_RULE } from './accept.ts';
 import { measuredCoats, type FilmRead, type LaidCoat } from './measured.ts';
-import { paintNeed, type PaintJob } from './paintNeed.ts';
+import { paintNeed, type PaintJob } from '../work/paint.ts';
 import { filmStatistics, readingsNeeded } from './readings.ts';
 import { dryFilmUm, wetFilmUm } from './spreading.ts';
-import { TRANSFER, type Applicator } from './transfer.ts';
+import { TRANSFER, type Applicator } from '../work/transfer.ts';
 
 const films = (random: Random, n: number): number[] => Array.from({ length: n }, () => 60 + random() * 90);
 const shuffled = (random: Random, list: readonly number[]): number[] =>

@@ -90,6 +90,9 @@ export interface SheetTraits {
   readonly hardenerOpenedMonths: number;
 }
 
+/** Iron and steel: what rusts, and what grades of rust and of cleanliness are for. */
+export const isFerrous = (m: Metal): boolean => m === 'steel' || m === 'iron';
+
 /** The metal class of a substrate. */
 export function metalOf(substrate: Substrate): Metal {
   switch (substrate) {

@@ -2,7 +2,7 @@ import { brightFeatures } from '../part/zones.ts';
 import { meansFor, type ShopMeans } from '../part/shopMeans.ts';
 import type { Feature, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
-import { metalOf, type Tool } from '../products/traits.ts';
+import { isFerrous, metalOf, type Tool } from '../products/traits.ts';
 import { windowRule } from '../cure/windows.ts';
 import { placeOfAct } from './facilities.ts';
 import {
@@ -35,7 +35,7 @@ import { OFF, TRACES } from './surface/matter.ts';
 import { degreasingsAfter, mayWarmOut, wantsAbrading } from './surface/search.ts';
 import { afterAct, type Surface } from './surface/state.ts';
 import { afterStep, startOf, type Footing } from './surface/walk.ts';
-import { BLASTS, isFerrous } from './view.ts';
+import { BLASTS } from './view.ts';
 
 export interface LayerChoice {
   readonly kind: StepKind;
@@ -375,7 +375,7 @@ function coatStep(
 ): RouteStep {
   const tool = toolFor(s, means, family);
   // Levelling is counted by its rounds, most of whose film is blocked off again.
-  const work = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool) * layer.coats;
+  const work = layer.kind === 'level' ? levelHours(s) : coatHours(s, tool, family.sheet) * layer.coats;
   const polish = layer.kind === 'topcoat' && s.finish === 'show' ? polishHours(s) : 0;
   return {
     stepId: '',

@@ -1,10 +1,11 @@
 import type { Survey } from '../part/survey.ts';
 import { isCasting } from '../part/substrate.ts';
+import type { ProductSheet } from '../products/sheet.ts';
 import type { Tool } from '../products/traits.ts';
+import { UNKNOWN_AREA_M2 } from '../work/area.ts';
+import { layMinutes, SET_UP_MIN } from '../work/minutes.ts';
 import type { Method } from './route.ts';
 
-/** Area taken where none is known, m². */
-export const UNKNOWN_AREA_M2 = 0.5;
 const areaOf = (s: Survey): number => s.areaM2 ?? UNKNOWN_AREA_M2;
 /** Ribs, ports and corners of a casting take longer than a flat sheet of the same area; so does what is still assembled. */
 const shapeFactor = (s: Survey): number =>
@@ -80,11 +81,6 @@ export const levelHours = (s: Survey): number => hours(levelRounds(s) * (20 + 18
 /** Flatting P1200 to P3000 and polishing what is shown (docs/trade.md T12). */
 export const polishHours = (s: Survey): number => hours(20 + 25 * areaOf(s));
 
-/** One coat: laying it on and cleaning up. A brush is slow over area and quick to clean. */
-export function coatHours(s: Survey, tool: Tool): number {
-  const [setup, perM2] = { gun: [20, 8], aerosol: [5, 12], brush: [5, 30], roller: [10, 14] }[tool] as [
-    number,
-    number,
-  ];
-  return hours(setup + perM2 * Math.sqrt(shapeFactor(s)) * areaOf(s));
-}
+/** One coat: setting up, laying it on, cleaning up. A brush is slow over area and quick to clean. */
+export const coatHours = (s: Survey, tool: Tool, sheet: ProductSheet | null = null): number =>
+  hours(SET_UP_MIN[tool] + layMinutes(sheet, tool, Math.sqrt(shapeFactor(s)) * areaOf(s)));

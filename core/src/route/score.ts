@@ -1,8 +1,8 @@
 import type { Finish, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
-import type { Tool } from '../products/traits.ts';
 import { leastUm } from './exposure.ts';
-import { UNKNOWN_AREA_M2 } from './hours.ts';
+import { UNKNOWN_AREA_M2 } from '../work/area.ts';
+import { applicatorOf, TRANSFER } from '../work/transfer.ts';
 import { COAT_KINDS_OF_STEP, type RouteStep } from './route.ts';
 import { standsOn } from './surface/asks.ts';
 import type { Surface } from './surface/state.ts';
@@ -71,8 +71,6 @@ export interface Figures {
   readonly cost: number;
   readonly filmUm: number;
 }
-/** Share of poured paint that lands on the part, by tool (common practice, no published source). */
-const TRANSFER: Readonly<Record<Tool, number>> = { gun: 0.45, aerosol: 0.35, brush: 0.9, roller: 0.85 };
 /** A session is three hours, and there are three a week. */
 const HOURS_PER_DAY = (3 * 3) / 7;
 const CONTRACTOR_PER_M2 = 45;
@@ -103,7 +101,8 @@ export function takesOf(
     if (!family || !COAT_KINDS_OF_STEP.includes(step.kind)) continue;
     const um = step.coats * (step.dftUm ?? family.sheet.dftUm);
     cost +=
-      ((areaM2 * um) / (family.sheet.vsPct * 10) / TRANSFER[step.tool ?? 'gun']) * family.traits.costPerLitre;
+      ((areaM2 * um) / (family.sheet.vsPct * 10) / TRANSFER[applicatorOf(step.tool ?? 'gun')].te) *
+      family.traits.costPerLitre;
     if (step.kind !== 'cavity') filmUm += um;
   }
   return { hours, waitHours, cost, filmUm };

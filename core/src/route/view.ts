@@ -205,6 +205,5 @@ export const ABRASIVE: readonly Method[] = [
 ];
 /** What floods or throws grit at all there is: blasts, baths, caustic. */
 export const FLOODS: readonly Method[] = [...BLASTS, ...BATHS, 'hot-caustic'];
-export const isFerrous = (m: Metal): boolean => m === 'steel' || m === 'iron';
 export const totalUm = (c: CoatView): number => c.coats * c.dftUm;
 export const pairs = (v: RouteView): RouteView['pairs'] => v.pairs;

@@ -1,6 +1,7 @@
 import { MINUTE_MS } from '../base/time.ts';
 import { isInMotion } from '../bench/order.ts';
-import { LEAST_APPLY_MIN } from '../bench/part.ts';
+import { faceAreaM2 } from '../work/area.ts';
+import { layMinutes, usualTool } from '../work/minutes.ts';
 import { chooseLeftover, type LeftoverItem } from '../mix/leftover.ts';
 import type { DerivedPart } from './part.ts';
 import { coatNeedMl, colourFor, thinPctOf, type MixNow } from './shelf.ts';
@@ -94,9 +95,10 @@ function judgePart(snapshot: Snapshot, mix: MixNow, part: DerivedPart): Judged {
   if (need === null) return no('no-area');
   if (Math.ceil(need.sprayedMl) > Math.floor(state.leftMl)) return no('too-much');
   if (lead.act.startByMs !== null && lead.act.startByMs < snapshot.nowMs) return no('shuts-first');
-  const minutes = Math.max(
-    LEAST_APPLY_MIN,
-    next.sheet.applyMinPerM2 * ((part.row.areaM2 ?? 0) / part.row.faceCount),
+  const minutes = layMinutes(
+    next.sheet,
+    usualTool(next.sheet),
+    faceAreaM2(part.row.areaM2, part.row.faceCount),
   );
   return {
     kind: 'takes',

@@ -1,8 +1,9 @@
 import { plannedFor, type PlannedCoat } from '../bench/face.ts';
 import { ofKind, originMs, standingFacts } from '../bench/facts.ts';
 import { mixClock, type MixClock } from '../cure/potLife.ts';
-import { filmMl, paintNeed } from '../film/paintNeed.ts';
-import { applicatorOf } from '../film/transfer.ts';
+import { usualTool } from '../work/minutes.ts';
+import { coatPaint, filmMl } from '../work/paint.ts';
+import { applicatorOf } from '../work/transfer.ts';
 import { recipeOf } from '../mix/recipe.ts';
 import { thinnerStartPct } from '../mix/thinner.ts';
 import { surfaceTrack } from '../part/thermal/track.ts';
@@ -181,19 +182,17 @@ export function coatNeedMl(
   isFirst: boolean,
   thinPct: number,
 ): { readonly mixedMl: number; readonly sprayedMl: number } | null {
-  if (part.row.areaM2 === null) return null;
-  const { tools } = traitsOf(coat.sheet);
-  const need = paintNeed({
-    areaM2: part.row.areaM2 / part.row.faceCount,
+  const need = coatPaint({
+    areaM2: part.row.areaM2,
+    faces: part.row.faceCount,
+    sheet: coat.sheet,
     dftUm: coat.dftUm,
-    coats: 1,
-    vsPct: coat.sheet.vsPct,
-    by: applicatorOf(tools.includes('gun') ? 'gun' : (tools[0] ?? 'brush')),
+    by: applicatorOf(usualTool(coat.sheet)),
     shape: 'flat',
     profileUm: isFirst ? profileUmOf(part.facts, part.row.substrate) : 0,
     thinPct,
   });
-  return need.ok ? { mixedMl: need.value.mixedL * 1000, sprayedMl: need.value.sprayedL * 1000 } : null;
+  return need?.ok ? { mixedMl: need.value.mixedL * 1000, sprayedMl: need.value.sprayedL * 1000 } : null;
 }
 
 /** What a part's coats still to come ask for. A part without an area asks for nothing: the machine's list says how many. */

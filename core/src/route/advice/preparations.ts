@@ -1,11 +1,11 @@
 import { prepSteps } from '../build.ts';
-import { UNKNOWN_AREA_M2 } from '../hours.ts';
+import { UNKNOWN_AREA_M2 } from '../../work/area.ts';
 import { firstHindrance, judge } from '../judge.ts';
-import { metalOf } from '../../products/traits.ts';
+import { isFerrous, metalOf } from '../../products/traits.ts';
 import { gripOf, takesOf, type Takes } from '../score.ts';
 import type { ActId } from '../surface/acts.ts';
 import type { Sequence } from '../surface/search.ts';
-import { isFerrous, viewOf, type RouteView } from '../view.ts';
+import { viewOf, type RouteView } from '../view.ts';
 import type { ZoneInput } from './ruleSets.ts';
 
 /** A preparation written out, with what it takes and how well it holds. */

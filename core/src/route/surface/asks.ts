@@ -1,7 +1,7 @@
 import { recent } from '../../base/recent.ts';
 import type { Category, Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
-import { metalOf } from '../../products/traits.ts';
+import { isFerrous, metalOf } from '../../products/traits.ts';
 import { CLEANLINESS } from './cleanliness.ts';
 import { amountOf, MATTERS, OFF, PRESENT, TRACES, type Matter } from './matter.ts';
 import type { Surface } from './state.ts';
@@ -73,11 +73,11 @@ function worked(
   blastsLater: boolean,
 ): SurfaceAsk {
   const { traits, sheet } = family;
-  const isFerrous = ['steel', 'iron'].includes(metalOf(s.substrate));
+  const ferrous = isFerrous(metalOf(s.substrate));
   const isImmersed = category === 'immersed';
   const isHarsh = HARSH.includes(category);
   const isEpoxy = sheet.binder === 'epoxy-2k';
-  const needsBlast = (traits.needsBlast || blastsLater || isImmersed) && isFerrous;
+  const needsBlast = (traits.needsBlast || blastsLater || isImmersed) && ferrous;
   // Silicone finishes to 250 °C are not so choosy (docs/surface.md 3).
   const isWarmSilicone = sheet.binder === 'silicone-heat' && s.heatC !== null && s.heatC <= 250;
   let clean = CLEANLINESS.indexOf(traits.leastClean);
@@ -106,11 +106,11 @@ function worked(
     clean: keeps ? 0 : clean,
     pickled: needsBlast || ['inorganic-zinc', 'silicone-heat'].includes(sheet.binder) ? 'no' : 'keyed',
     profileUm:
-      keeps || !isFerrous || traits.profileUm === null ? null : [traits.profileUm.min, traits.profileUm.max],
+      keeps || !ferrous || traits.profileUm === null ? null : [traits.profileUm.min, traits.profileUm.max],
     most,
-    isFerrous: isFerrous && !keeps,
+    isFerrous: ferrous && !keeps,
     needsConversion: isImmersed && metalOf(s.substrate) === 'aluminium' && !keeps,
-    needsKey: keeps || !isFerrous,
+    needsKey: keeps || !ferrous,
     mayBeConverted: sheet.role !== 'etch',
     found: new Map(),
   };

@@ -1,7 +1,7 @@
 import { recent } from '../../base/recent.ts';
 import type { ShopMeans } from '../../part/shopMeans.ts';
 import type { Survey } from '../../part/survey.ts';
-import { metalOf } from '../../products/traits.ts';
+import { isFerrous, metalOf } from '../../products/traits.ts';
 import { rankOf, WAY_ORDER, wayAt } from '../facilities.ts';
 import { pretreatHours, stripHours } from '../hours.ts';
 import type { Method } from '../route.ts';
@@ -56,7 +56,7 @@ const opened = recent((s: Survey) => washed(afterDegrease(seedSurface(s)), GLUE_
 
 /** Whether bare metal still wants a brush of abrasive before paint: a glaze, no profile, no key. */
 export function wantsAbrading(at: Surface, s: Survey): boolean {
-  if (['steel', 'iron'].includes(metalOf(s.substrate)))
+  if (isFerrous(metalOf(s.substrate)))
     return at.isBurnished || at.profileUm === null || (at.isPickled && !at.isKeyed && at.clean === 0);
   return !(at.isKeyed || at.isSwept || at.isConverted);
 }

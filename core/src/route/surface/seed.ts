@@ -1,11 +1,9 @@
 import { recent } from '../../base/recent.ts';
 import { isCasting } from '../../part/substrate.ts';
 import type { Survey } from '../../part/survey.ts';
-import { metalOf } from '../../products/traits.ts';
+import { isFerrous, metalOf } from '../../products/traits.ts';
 import { MATTERS, PRESENT, TRACES, type Matter } from './matter.ts';
 import type { Surface } from './state.ts';
-
-const isFerrous = (s: Survey): boolean => ['steel', 'iron'].includes(metalOf(s.substrate));
 
 /** Rust by grade, in sixteenths (ISO 8501-1 grades in amounts: common practice). Unknown counts as the worst. */
 const RUST: Readonly<Record<Survey['rust'], readonly [loose: number, tight: number, pits: number]>> = {
@@ -65,7 +63,7 @@ const OXIDES: readonly string[] = ['aluminium', 'zinc', 'copper', 'magnesium'];
 export const seedSurface = recent(seeded);
 
 function seeded(s: Survey): Surface {
-  const ferrous = isFerrous(s);
+  const ferrous = isFerrous(metalOf(s.substrate));
   const [loose, tight, pits] = ferrous ? RUST[s.rust] : [0, 0, 0];
   const [sound, flaking] = paintOf(s);
   const isTarry = s.coatKind === 'bitumen' && s.coating !== 'none';

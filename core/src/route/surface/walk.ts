@@ -1,6 +1,6 @@
 import { recent } from '../../base/recent.ts';
 import type { Survey } from '../../part/survey.ts';
-import { metalOf } from '../../products/traits.ts';
+import { isFerrous, metalOf } from '../../products/traits.ts';
 import { COAT_KINDS_OF_STEP, type RouteStep } from '../route.ts';
 import { actOf } from './acts.ts';
 import { indexOfMatter, PRESENT, type Matter } from './matter.ts';
@@ -22,11 +22,11 @@ const ALL = PRESENT;
 const ABRADING = wash({ 'loose-rust': ALL, oxide: 12 }, ['dust']);
 /** A brush of abrasive over all bare metal: it takes the glaze off and leaves a key. */
 export function afterAbrading(from: Surface, s: Survey): Surface {
-  const isFerrous = ['steel', 'iron'].includes(metalOf(s.substrate));
+  const ferrous = isFerrous(metalOf(s.substrate));
   return {
     ...washed(from, ABRADING),
-    clean: isFerrous ? Math.max(from.clean, 1) : from.clean,
-    profileUm: from.profileUm ?? (isFerrous ? [10, 25] : null),
+    clean: ferrous ? Math.max(from.clean, 1) : from.clean,
+    profileUm: from.profileUm ?? (ferrous ? [10, 25] : null),
     isBurnished: false,
     isKeyed: true,
   };

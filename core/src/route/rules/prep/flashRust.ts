@@ -1,5 +1,6 @@
+import { isFerrous } from '../../../products/traits.ts';
 import { byRoute, COMMON_PRACTICE, fires, rule } from '../../rule.ts';
-import { firstCoatIndex, isFerrous } from '../../view.ts';
+import { firstCoatIndex } from '../../view.ts';
 
 /** Bare iron is primed within its flash-rust limit: nothing that takes days stands between. */
 export const flashRust = rule({

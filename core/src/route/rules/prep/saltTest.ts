@@ -1,5 +1,6 @@
+import { isFerrous } from '../../../products/traits.ts';
 import { byRoute, bySurvey, fromMemory, rule, whenYes } from '../../rule.ts';
-import { firstCoatIndex, indexOf, isFerrous } from '../../view.ts';
+import { firstCoatIndex, indexOf } from '../../view.ts';
 
 /** Salts from coast or road stay in the pits, and blasting hides them: test, wash, test again. */
 export const saltTest = rule({

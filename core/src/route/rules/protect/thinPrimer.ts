@@ -1,7 +1,8 @@
+import { isFerrous } from '../../../products/traits.ts';
 import { askHere } from '../../surface/unmet.ts';
 import { setpointUm } from '../../surface/asks.ts';
 import { COMMON_PRACTICE, byRoute, fires, rule } from '../../rule.ts';
-import { firstCoat, isFerrous, totalUm } from '../../view.ts';
+import { firstCoat, totalUm } from '../../view.ts';
 
 /** A primer thinner than one and a half times the profile leaves peaks bare. */
 export const thinPrimer = rule({

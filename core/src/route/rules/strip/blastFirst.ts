@@ -1,5 +1,6 @@
+import { isFerrous } from '../../../products/traits.ts';
 import { fires, fromMemory, rule } from '../../rule.ts';
-import { isFerrous, uses } from '../../view.ts';
+import { uses } from '../../view.ts';
 
 /** A blasted profile holds best and shows every flaw: where it may be blasted, it is. */
 export const blastFirst = rule({

@@ -1,6 +1,7 @@
 import { firstOutOfRange, type OutOfRange } from '../base/failure.ts';
 import { ok, type Result } from '../base/result.ts';
-import { MOST_THINNER_PCT, THICKEST_COAT_UM } from './spreading.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import { MOST_THINNER_PCT, THICKEST_COAT_UM } from '../film/spreading.ts';
 import { shapeFactorOf, TRANSFER, type Applicator, type WorkShape } from './transfer.ts';
 
 /** Deepest profile taken, µm (Rz, peak to valley). */
@@ -67,3 +68,36 @@ export function paintNeed(job: PaintJob): Result<PaintNeed, OutOfRange> {
 /** Wet volume of mixed, unthinned paint that a measured or specified dry film holds, mL: area × film / solids. */
 export const filmMl = (areaM2: number, dftUm: number, vsPct: number): number =>
   (areaM2 * dftUm) / (vsPct / 100);
+
+/** A tenth more than the sum: what stays in cup, filter and gun (common practice, no published source). */
+export const MARGIN_PCT = 10;
+/** Whole millilitres read off a cup: up to the next ten, so that there is enough. */
+const ROUND_UP_ML = 10;
+export const roundedUp = (ml: number): number => Math.ceil(ml / ROUND_UP_ML - 1e-9) * ROUND_UP_ML;
+
+/** The next coat of a part, on one face. */
+export interface CoatJob {
+  readonly areaM2: number | null;
+  readonly faces: number;
+  readonly sheet: ProductSheet;
+  readonly dftUm: number;
+  readonly by: Applicator;
+  readonly shape: WorkShape;
+  /** Rz of the metal where this is the first coat on it, else 0. */
+  readonly profileUm: number;
+  readonly thinPct: number;
+}
+/** Paint for it; null where the area is not known, which is said and never guessed. */
+export const coatPaint = (job: CoatJob): Result<PaintNeed, OutOfRange> | null =>
+  job.areaM2 === null
+    ? null
+    : paintNeed({
+        areaM2: job.areaM2 / job.faces,
+        dftUm: job.dftUm,
+        coats: 1,
+        vsPct: job.sheet.vsPct,
+        by: job.by,
+        shape: job.shape,
+        profileUm: job.profileUm,
+        thinPct: job.thinPct,
+      });
