@@ -236,6 +236,7 @@ export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
   'one-pack-silent': 'one-pack, sheet silent on recoat: ask the maker',
   'no-min-recoat': 'the sheet gives no recoat time',
   'mix-gone': 'the mix is past its pot life',
+  'mix-unknown': 'the pot life of the mix is not known',
   'bare-limit': 'no bare-metal limit is known for this metal: ask',
   clock: 'the record or the sheet does not cover this temperature',
 };

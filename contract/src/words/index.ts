@@ -6,3 +6,4 @@ export * from './shapes.ts';
 export * from './rules.ts';
 export * from './shelf.ts';
 export * from './reasons.ts';
+export * from './refusal.ts';

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { originMs, shelfNow, windowRule, type Fact, type FaceResult } from '@calvetta/core';
+import { coatedFace, coatVerdict, originMs, shelfNow, type Fact } from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import { FACT_BODIES, problemsOf } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
@@ -173,44 +173,20 @@ async function checkMix(tx: Db, workshopId: string, f: FactInput): Promise<void>
   ]);
 }
 
-/** Paint past its pot life does not bond and does not cure: refused without a reason, as a shut window is. */
-async function judgeMix(deps: Deps, f: FactInput): Promise<void> {
-  const mixId = f.body['mixId'];
-  const snapshot = typeof mixId === 'string' ? await deps.model.snapshot() : null;
-  const mix = snapshot && shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === mixId);
-  const goneMs = mix?.clock.gone?.nominalMs ?? null;
-  if (goneMs !== null && Date.parse(f.happenedAt) >= goneMs)
-    throw new AppError('coat-refused', { why: 'mix-gone', goneMs });
-}
-
-/** Refuses a coat that the clocks forbid unless a reason goes into the ledger with it. Unknown asks for a reason too. */
+/** Refuses a coat that the verdict forbids unless a reason goes into the ledger with it. Unknown asks for a reason too. */
 async function judgeCoat(deps: Deps, f: FactInput): Promise<void> {
   if (typeof f.body['reason'] === 'string') return;
-  await judgeMix(deps, f);
   const atMs = Math.min(Date.parse(f.happenedAt), deps.nowMs());
   const part = await deps.model.partAt(f.partId, atMs);
   const sheet = part && (await deps.model.shop())?.sheets.get(String(f.body['sheetId']));
   if (!part || !sheet) return;
+  const mixId = f.body['mixId'];
+  const snapshot = typeof mixId === 'string' ? await deps.model.snapshot() : null;
+  const mix = snapshot && shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === mixId);
   for (const face of part.state.faces.filter((x) => f.face === null || x.face === f.face)) {
     // The same entry sent again after a lost answer: its own coat must not refuse it.
     if (face.coats.some((c) => c.factId === f.factId)) continue;
-    const why = refusal(face, sheet.productId);
-    const top = face.coats[face.coats.length - 1];
-    const rule = top ? windowRule(top.sheet, sheet) : null;
-    if (rule?.kind === 'forbidden')
-      throw new AppError('coat-refused', { face: face.face, why: rule.reason, act: face.act });
-    if (why)
-      throw new AppError('coat-refused', { face: face.face, why, headline: face.headline, act: face.act });
+    const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, Date.parse(f.happenedAt));
+    if (refusal) throw new AppError('coat-refused', { ...refusal });
   }
-}
-
-/** Held is here because a gate that is not a clear pass goes into the ledger with its reason (docs/decisions 4). */
-const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early', 'held'] as const;
-
-function refusal(face: FaceResult, productId: string): string | null {
-  // Another coat of the product still wet below is a stack: allowed, slowed, and shown.
-  const below = face.coats[face.coats.length - 1];
-  if (face.headline === 'early' && below?.sheet.productId === productId) return null;
-  if (face.act.code === 'coat-if-accepted') return 'marginal';
-  return REFUSING.find((h) => h === face.headline) ?? null;
 }

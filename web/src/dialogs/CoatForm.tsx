@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import {
   applicatorOf,
+  coatVerdict,
   judgeGates,
   limitsOf,
   parseQuantity,
@@ -9,12 +10,12 @@ import {
   type GateVerdict,
   type ProductSheet,
   type Tool,
+  needOf,
 } from '@calvetta/core';
 import type { FactView, FaceView, MixView, PartCard, PartDetail } from '@calvetta/contract';
-import { CAUTION_WORDS, FACT_WORDS } from '@calvetta/contract/words';
+import { CAUTION_WORDS, coatRefusalWords, FACT_WORDS } from '@calvetta/contract/words';
 import type { ApiError } from '../api/client.ts';
 import { useSheets, useShelf } from '../api/queries.ts';
-import { needOf } from '../places/mix/job.ts';
 import { isMixGone } from '../places/mixWords.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
@@ -29,6 +30,8 @@ import { problemAt } from './refusal.ts';
 interface Props {
   readonly part: PartDetail;
   readonly face: Face | null;
+  /** Logged as done at this moment. */
+  readonly isNow: boolean;
   readonly correct?: FactView;
   readonly error: ApiError | null;
   readonly isBusy: boolean;
@@ -47,7 +50,7 @@ const GATE_REASONS = [
 const TOOLS = ['gun', 'brush', 'roller', 'aerosol'] as const;
 
 /** Filled in from the route, the last coat and the air: product, film, tool, batch. */
-export function CoatForm({ part, face, correct, error, isBusy, submit, children }: Props) {
+export function CoatForm({ part, face, isNow, correct, error, isBusy, submit, children }: Props) {
   const sheets = useSheets();
   const units = useUnits();
   const filmUnit = usePrefs((s) => s.units.film);
@@ -124,9 +127,17 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
   };
   // The predicted second gate needs the page's own act; measured ones are judged here for whichever product is chosen.
   const isMarginal = gates !== null && (gates.status !== 'pass' || view.act.code === 'coat-if-accepted');
+  const top = sheets.data?.sheets.find((s) => s.sheetId === view.topSheetId) ?? null;
+  const verdict =
+    sheet && isNow && !correct ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs) : null;
+  // A gate has its own line and its chips; everything else is said before the touch, not after it.
+  const refusal = verdict && !['held', 'marginal'].includes(verdict.why) ? verdict : null;
   const needsReason = error?.body.code === 'coat-refused';
   return (
     <>
+      {refusal && !error ? (
+        <p className="border-l-4 border-bad bg-ground p-3">{coatRefusalWords(refusal)}</p>
+      ) : null}
       {gates ? <Gates verdict={gates} /> : null}
       {sheet && sheet.cautions.length > 0 ? (
         <ul className="list-[square] border-l-4 border-mark bg-ground py-1.5 pr-3 pl-7 text-[14px]">
@@ -186,9 +197,9 @@ export function CoatForm({ part, face, correct, error, isBusy, submit, children 
           </Field>
         </div>
       )}
-      {needsReason ? (
+      {needsReason || refusal ? (
         <Field label="Why it was done all the same">
-          <input value={reason} autoFocus onChange={(e) => setReason(e.target.value)} />
+          <input value={reason} autoFocus={needsReason} onChange={(e) => setReason(e.target.value)} />
         </Field>
       ) : null}
       {children}

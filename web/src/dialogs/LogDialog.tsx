@@ -143,7 +143,9 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
         />
       ) : null}
       {kind === 'coated' ? (
-        <CoatForm {...common}>{whoAndWhen}</CoatForm>
+        <CoatForm {...common} isNow={atMs === null}>
+          {whoAndWhen}
+        </CoatForm>
       ) : (
         <SimpleForm {...common} kind={kind}>
           {whoAndWhen}

@@ -59,6 +59,7 @@ function logged(mixes: readonly MixView[], correct?: FactView, tool?: string): R
     <CoatForm
       part={PART}
       face={null}
+      isNow
       error={null}
       isBusy={false}
       submit={(body) => bodies.push(body)}

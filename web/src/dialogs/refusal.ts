@@ -1,5 +1,6 @@
 import type { FieldProblem } from '@calvetta/contract';
-import { ACT_WORDS, HEADLINE_WORDS, SHUT_REASON_WORDS } from '@calvetta/contract/words';
+import type { CoatRefusal } from '@calvetta/core';
+import { coatRefusalWords } from '@calvetta/contract/words';
 import { ApiError } from '../api/client.ts';
 
 export function isRefusal(error: unknown): error is ApiError {
@@ -14,15 +15,7 @@ export function problemAt(error: ApiError | null, field: string): string | null 
 }
 
 /** One sentence on why it was refused, and one on what would make it possible. */
-export function refusalWords(error: ApiError): string {
-  const { code, details, remedy } = error.body;
-  if (code !== 'coat-refused') return remedy;
-  const why = String(details['why']);
-  if (why === 'held' || why === 'marginal')
-    return 'The gates are not a clear pass. If it was done all the same, say why and it is recorded so.';
-  if (why === 'mix-gone')
-    return 'Refused: that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, say why and it is recorded so.';
-  const act = (details['act'] as { code?: keyof typeof ACT_WORDS } | undefined)?.code;
-  const words = SHUT_REASON_WORDS[why] ?? HEADLINE_WORDS[why as keyof typeof HEADLINE_WORDS];
-  return `Refused: the face is ${words}. Next act: ${act ? ACT_WORDS[act].toLowerCase() : 'see Why?'}. If it was done all the same, say why and it is recorded so.`;
-}
+export const refusalWords = (error: ApiError): string =>
+  error.body.code === 'coat-refused'
+    ? coatRefusalWords(error.body.details as unknown as CoatRefusal)
+    : error.body.remedy;

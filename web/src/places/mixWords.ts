@@ -1,8 +1,8 @@
+import { mixTrouble } from '@calvetta/core';
 import type { MixView } from '@calvetta/contract';
 import { clockTime, duration } from '../ui/time.ts';
 
-export const isMixGone = (mix: MixView, nowMs: number): boolean =>
-  mix.gone !== null && mix.gone.worstMs !== null && mix.gone.worstMs <= nowMs;
+export const isMixGone = (mix: MixView, nowMs: number): boolean => mixTrouble(mix, nowMs) !== null;
 
 /** Where a mix stands now, in a line. */
 export function mixWords(mix: MixView, nowMs: number, zone: string): string {

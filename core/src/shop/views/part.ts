@@ -65,6 +65,7 @@ function faceView(snapshot: Snapshot, face: FaceResult): FaceView {
   const top = coats[coats.length - 1];
   return {
     face: face.face,
+    topSheetId: top?.sheet.sheetId ?? null,
     cure,
     overcoat,
     rule,

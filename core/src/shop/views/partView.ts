@@ -34,6 +34,8 @@ export interface FaceView extends Pick<
   FaceState,
   'face' | 'cure' | 'overcoat' | 'rule' | 'spans' | 'suspect' | 'key' | 'untilTouch'
 > {
+  /** The coat on top; null: none. */
+  readonly topSheetId: string | null;
   readonly headline: Headline;
   readonly act: NextAct;
   readonly intervals: readonly LaidInterval[];

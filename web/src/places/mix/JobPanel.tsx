@@ -1,10 +1,20 @@
-import { TRANSFER, WORK_SHAPES, type Applicator, type WorkShape } from '@calvetta/core';
+import {
+  TRANSFER,
+  WORK_SHAPES,
+  type Applicator,
+  type WorkShape,
+  MARGIN_PCT,
+  BATCH_MODES,
+  type JobGroup,
+  type JobTotal,
+  type PartNeed,
+  type BatchMode,
+} from '@calvetta/core';
 import { APPLICATOR_WORDS, WORK_SHAPE_WORDS } from '@calvetta/contract/words';
 import { Field } from '../../ui/Field.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
-import { MARGIN_PCT, type JobGroup, type JobTotal, type PartNeed } from './job.ts';
-import { MIX_MODES, type MixJob, type MixMode } from './mixJob.ts';
+import type { MixJob } from './mixJob.ts';
 
 export interface ProductOption {
   readonly key: string;
@@ -21,7 +31,7 @@ interface Props {
   readonly onChange: (patch: Partial<MixJob>) => void;
 }
 
-const MODE_WORDS: Readonly<Record<MixMode, string>> = {
+const MODE_WORDS: Readonly<Record<BatchMode, string>> = {
   parts: 'for parts',
   volume: 'by volume',
   tins: 'all in the tins',
@@ -54,7 +64,7 @@ export function JobPanel({ job, options, group, needs, total, volumeProblem, onC
         </select>
       </Field>
       <div className="flex gap-1" role="group" aria-label="How much">
-        {MIX_MODES.map((m) => (
+        {BATCH_MODES.map((m) => (
           <button
             key={m}
             type="button"

@@ -1,6 +1,17 @@
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Content, ProductSheet } from '@calvetta/core';
+import {
+  type Content,
+  type ProductSheet,
+  jobGroups,
+  MARGIN_PCT,
+  needOf,
+  totalOf,
+  roundedUp,
+  tinFor,
+  workOut,
+  type JobGroup,
+} from '@calvetta/core';
 import type { BenchResponse, ShelfResponse, TinView } from '@calvetta/contract';
 import { useBench, useSheets, useShelf, useShop } from '../../api/queries.ts';
 import { failureWords } from '../../dialogs/failureWords.ts';
@@ -8,10 +19,9 @@ import { Waiting } from '../../ui/Trouble.tsx';
 import { BatchHead, SmallBatch } from './BatchHead.tsx';
 import { BatchPanel, smallestThatHolds } from './BatchPanel.tsx';
 import { FlowCupPanel } from './FlowCupPanel.tsx';
-import { groupsOf, MARGIN_PCT, needOf, totalOf, type JobGroup } from './job.ts';
 import { JobPanel, type ProductOption } from './JobPanel.tsx';
 import { LiveMixes } from './LiveMixes.tsx';
-import { FIRST_JOB, roundedUp, tinFor, workOut, type MixJob } from './mixJob.ts';
+import { FIRST_JOB, type MixJob } from './mixJob.ts';
 import { OverPour } from './OverPour.tsx';
 import { Pouring } from './Pouring.tsx';
 import { thinOf } from './thin.ts';
@@ -67,7 +77,7 @@ function optionsOf(
 
 function Mixer({ bench, shelf, sheets, volumeSystem }: MixerProps) {
   const [params] = useSearchParams();
-  const groups = useMemo(() => groupsOf(bench.rows, sheets), [bench.rows, sheets]);
+  const groups = useMemo(() => jobGroups(bench.rows, sheets), [bench.rows, sheets]);
   const options = optionsOf(groups, shelf, sheets);
   const [job, setJob] = useState<MixJob>(() => firstJob(params.get('part'), groups, options));
   const change = (patch: Partial<MixJob>): void => setJob((old) => ({ ...old, poured: null, ...patch }));

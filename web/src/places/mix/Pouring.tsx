@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Content, ProductSheet } from '@calvetta/core';
+import { type Content, type ProductSheet, tinsFor } from '@calvetta/core';
 import type { TinView } from '@calvetta/contract';
 import { CAUTION_WORDS, CONTENT_WORDS } from '@calvetta/contract/words';
 import type { ApiError } from '../../api/client.ts';
@@ -9,7 +9,6 @@ import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { newId } from '../../ui/newId.ts';
 import { useUnits } from '../../ui/useUnits.ts';
-import { tinsFor } from './mixJob.ts';
 
 interface PouringProps {
   readonly sheet: ProductSheet;

@@ -1,14 +1,25 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { describe, expect, it } from '@jest/globals';
-import { CATALOGUE_SHEETS, cupMarks, must, type ProductSheet } from '@calvetta/core';
+import {
+  CATALOGUE_SHEETS,
+  cupMarks,
+  must,
+  type ProductSheet,
+  colourFor,
+  jobGroups,
+  needOf,
+  totalOf,
+  roundedUp,
+  tinFor,
+  tinsFor,
+  workOut,
+} from '@calvetta/core';
 import type { CupView, MixView, PartCard, TinView } from '@calvetta/contract';
 import { Cup } from '../../drawings/Cup.tsx';
 import { isMixGone, mixWords } from '../mixWords.ts';
 import { smallestThatHolds } from './BatchPanel.tsx';
 import { FlowCupPanel } from './FlowCupPanel.tsx';
-import { colourOf, groupsOf, needOf, totalOf } from './job.ts';
 import { mixSpans } from './LiveMixes.tsx';
-import { roundedUp, tinFor, tinsFor, workOut } from './mixJob.ts';
 import { readMl } from './useMl.ts';
 
 const sheetOf = (id: string): ProductSheet => CATALOGUE_SHEETS.find((s) => s.productId === id)!;
@@ -49,7 +60,7 @@ const tin = (tinId: string, over: Partial<TinView> = {}): TinView =>
 
 describe('what one cup can be mixed for', () => {
   it('parts by product and colour; what can be coated now first, and primers have no colour', () => {
-    const groups = groupsOf(
+    const groups = jobGroups(
       [
         card('a', GLOSS),
         card('b', GLOSS, { colourGroup: 'cream' }),
@@ -65,7 +76,7 @@ describe('what one cup can be mixed for', () => {
       ['gloss-2k', 'cream', 1, 0],
     ]);
     expect(groups[0]!.parts[0]!.partId).toBe('c');
-    expect(colourOf(EPOXY, card('a', EPOXY))).toBeNull();
+    expect(colourFor(EPOXY, card('a', EPOXY).colourGroup)).toBeNull();
   });
   it('a part’s need: 1 m² at 60 µm of 52 % paint by a 65 % gun is 177.5 mL (60/0.52/0.65); per face; the profile once', () => {
     const way = { by: 'hvlp', shape: 'flat', thinPct: 0 } as const;

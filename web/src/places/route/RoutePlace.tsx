@@ -17,6 +17,8 @@ import {
   type RouteStep,
   type ShopMeans,
   type Survey,
+  stepsAlike,
+  surveyAlike,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SCHOOL_WORDS, SUBSTRATE_WORDS, WAY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
@@ -28,7 +30,6 @@ import { useNotices } from '../../state/notices.ts';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { AlsoFor } from './AlsoFor.tsx';
-import { stepsFor, surveyFor } from './alike.ts';
 import { EditSteps } from './EditSteps.tsx';
 import { actsWords, changed, layersWords } from './reasons.ts';
 import { RuleLine } from './RuleLine.tsx';
@@ -127,8 +128,8 @@ function Chooser({ part, means, families }: ChooserProps) {
       await store(part, survey, steps);
       for (const id of also) {
         const other = await getPart(id);
-        const own = surveyFor(other, survey);
-        await store(other, own, stepsFor(own, means, families, route, steps)).catch((e: unknown) => {
+        const own = surveyAlike(other, survey);
+        await store(other, own, stepsAlike(own, means, families, route, steps)).catch((e: unknown) => {
           if (!isRefusal(e)) throw e;
           refused.push(other.card.name);
         });

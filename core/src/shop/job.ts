@@ -1,12 +1,10 @@
-import {
-  paintNeed,
-  type Applicator,
-  type OutOfRange,
-  type ProductSheet,
-  type Result,
-  type WorkShape,
-} from '@calvetta/core';
-import type { PartCard } from '@calvetta/contract';
+import type { OutOfRange } from '../base/failure.ts';
+import type { Result } from '../base/result.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import type { PartCard } from './views/card.ts';
+import { coatPaint } from '../work/paint.ts';
+import type { Applicator, WorkShape } from '../work/transfer.ts';
+import { colourFor } from './shelf.ts';
 
 /** Parts whose next coat is of one product and colour: what one cup can be mixed for. */
 export interface JobGroup {
@@ -18,19 +16,15 @@ export interface JobGroup {
   readonly nowCount: number;
 }
 
-/** Only a finish coat has the part's colour. */
-export const colourOf = (sheet: ProductSheet, card: PartCard): string | null =>
-  sheet.role === 'finish' ? card.colourGroup : null;
-
 const isNow = (c: PartCard): boolean => c.act.code === 'coat' || c.act.code === 'coat-if-accepted';
 
 /** Parts in motion by what they take next; what can be coated now comes first. */
-export function groupsOf(rows: readonly PartCard[], sheets: readonly ProductSheet[]): JobGroup[] {
+export function jobGroups(rows: readonly PartCard[], sheets: readonly ProductSheet[]): JobGroup[] {
   const groups = new Map<string, { sheet: ProductSheet; colour: string | null; parts: PartCard[] }>();
   for (const card of rows) {
     const sheet = sheets.find((s) => s.sheetId === card.next?.sheetId);
     if (!sheet) continue;
-    const colour = colourOf(sheet, card);
+    const colour = colourFor(sheet, card.colourGroup);
     const key = `${sheet.sheetId} ${colour ?? ''}`.trim();
     const known = groups.get(key);
     if (known) known.parts.push(card);
@@ -61,18 +55,18 @@ export interface PartNeed {
 
 /** Mixed paint for a part's next coat on one face; null where its area is not known. */
 export function needOf(card: PartCard, sheet: ProductSheet, way: JobWay): PartNeed {
-  if (card.areaM2 === null) return { card, need: null };
   const isFirst = card.layers.every((l) => l.isPlanned);
-  const need = paintNeed({
-    areaM2: card.areaM2 / card.faceCount,
+  const need = coatPaint({
+    areaM2: card.areaM2,
+    faces: card.faceCount,
+    sheet,
     dftUm: card.next?.dftUm ?? sheet.dftUm,
-    coats: 1,
-    vsPct: sheet.vsPct,
     by: way.by,
     shape: way.shape,
     profileUm: isFirst ? card.profileUm : 0,
     thinPct: way.thinPct,
   });
+  if (need === null) return { card, need };
   return {
     card,
     need: need.ok
@@ -88,8 +82,6 @@ export function needOf(card: PartCard, sheet: ProductSheet, way: JobWay): PartNe
   };
 }
 
-/** A tenth more than the sum: what stays in cup, filter and gun (common practice, no published source). */
-export const MARGIN_PCT = 10;
 export interface JobTotal {
   readonly mixedMl: number;
   readonly leastMl: number;

@@ -1,8 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import { advise, FULL_SHOP, type RouteStep } from '@calvetta/core';
-import type { PartDetail } from '@calvetta/contract';
-import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
-import { stepsFor, surveyFor } from './alike.ts';
+import { FULL_SHOP } from '../part/shopMeans.ts';
+import { advise } from '../route/advise.ts';
+import type { RouteStep } from '../route/route.ts';
+import type { PartDetail } from './views/partView.ts';
+import { FAMILIES, PLAIN } from '../route/test/given.ts';
+import { stepsAlike, surveyAlike } from './alike.ts';
 
 const other = {
   card: { substrate: 'steel-plate', areaM2: 8 },
@@ -14,7 +16,7 @@ const other = {
 
 describe('one survey for many alike', () => {
   it('keeps each part’s own thickness, mass, area, group and pair, and shares the rest', () => {
-    const s = surveyFor(other, PLAIN);
+    const s = surveyAlike(other, PLAIN);
     expect(s).toMatchObject({
       thicknessMm: 4,
       massKg: 120,
@@ -27,9 +29,9 @@ describe('one survey for many alike', () => {
   it('ten times the area takes more hands on the same route', () => {
     const route = advise({ survey: PLAIN, means: FULL_SHOP, families: FAMILIES }).routes[0]!;
     const hours = (steps: readonly RouteStep[]): number => steps.reduce((sum, s) => sum + s.hours, 0);
-    const big = stepsFor(surveyFor(other, PLAIN), FULL_SHOP, FAMILIES, route, route.steps);
+    const big = stepsAlike(surveyAlike(other, PLAIN), FULL_SHOP, FAMILIES, route, route.steps);
     expect(hours(big)).toBeGreaterThan(hours(route.steps));
     expect(big.map((s) => s.kind)).toEqual(route.steps.map((s) => s.kind));
-    expect(stepsFor(PLAIN, FULL_SHOP, FAMILIES, undefined, route.steps)).toBe(route.steps);
+    expect(stepsAlike(PLAIN, FULL_SHOP, FAMILIES, undefined, route.steps)).toBe(route.steps);
   });
 });

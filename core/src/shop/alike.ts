@@ -1,15 +1,11 @@
-import {
-  routeWith,
-  type AdvisedRoute,
-  type Family,
-  type RouteStep,
-  type ShopMeans,
-  type Survey,
-} from '@calvetta/core';
-import type { PartDetail } from '@calvetta/contract';
-
+import type { ShopMeans } from '../part/shopMeans.ts';
+import type { Survey } from '../part/survey.ts';
+import type { Family } from '../products/catalogue/index.ts';
+import { routeWith, type AdvisedRoute } from '../route/advise.ts';
+import type { RouteStep } from '../route/route.ts';
+import type { PartDetail } from './views/partView.ts';
 /** The same answers for another part, with what is its own: thickness, mass, area, colour group, pair. */
-export function surveyFor(other: PartDetail, survey: Survey): Survey {
+export function surveyAlike(other: PartDetail, survey: Survey): Survey {
   return {
     ...survey,
     substrate: other.card.substrate,
@@ -22,7 +18,7 @@ export function surveyFor(other: PartDetail, survey: Survey): Survey {
 }
 
 /** An advised choice written out for another part; steps set by hand go as they are. */
-export function stepsFor(
+export function stepsAlike(
   survey: Survey,
   means: ShopMeans,
   families: ReadonlyMap<string, Family>,

@@ -1,0 +1,77 @@
+import type { MixClock } from '../cure/potLife.ts';
+import { windowRule } from '../cure/windows.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import type { NextAct } from './act.ts';
+import type { Face } from './facts.ts';
+import type { Headline } from './headline.ts';
+
+/** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass (docs/decisions 4). */
+const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early', 'held'] as const;
+
+export const MIX_TROUBLES = ['mix-gone', 'mix-unknown'] as const;
+export type MixTrouble = (typeof MIX_TROUBLES)[number];
+
+/** Why a coat may not go on now. A person who did it all the same says why, and the reason goes into the record. */
+export type CoatRefusal =
+  | { readonly why: MixTrouble; readonly goneMs: number | null }
+  | {
+      readonly why: (typeof REFUSING)[number] | 'marginal' | 'sheet-forbids' | 'not-a-listed-follower';
+      readonly face: Face;
+      readonly headline: Headline;
+      readonly act: NextAct;
+    };
+
+/** What a verdict needs of a face: the server has it of any moment, a page of this one. */
+export interface CoatedFace {
+  readonly face: Face;
+  readonly headline: Headline;
+  readonly act: NextAct;
+  /** The sheet of the coat on top; null: bare, or not begun. */
+  readonly top: ProductSheet | null;
+}
+
+/**
+ * Whether a mix may still be used: not past the worst end of its pot life, and never when that end is not known (paint past
+ * it does not bond and does not cure). A one-pack does not go off in the cup.
+ */
+export function mixTrouble({ gone }: Pick<MixClock, 'gone'>, atMs: number): MixTrouble | null {
+  if (gone === null) return null;
+  if (gone.worstMs !== null) return atMs >= gone.worstMs ? 'mix-gone' : null;
+  return gone.isUnknown ? 'mix-unknown' : null;
+}
+
+/**
+ * The one verdict on a coat: may it go on this face at this moment, from this mix, and if not, why. Null: it may. The page asks
+ * it before a touch and the server before it stores. Pure.
+ */
+export function coatVerdict(
+  face: CoatedFace,
+  sheet: ProductSheet,
+  mix: Pick<MixClock, 'gone'> | null,
+  atMs: number,
+): CoatRefusal | null {
+  const trouble = mix && mixTrouble(mix, atMs);
+  if (trouble) return { why: trouble, goneMs: mix.gone?.worstMs ?? null };
+  const { headline, act } = face;
+  const of = { face: face.face, headline, act };
+  const rule = face.top && windowRule(face.top, sheet);
+  if (rule?.kind === 'forbidden') return { why: rule.reason, ...of };
+  // Another coat of the product still wet below is a stack: allowed, slowed, and shown.
+  if (headline === 'early' && face.top?.productId === sheet.productId) return null;
+  if (act.code === 'coat-if-accepted') return { why: 'marginal', ...of };
+  const why = REFUSING.find((h) => h === headline);
+  return why ? { why, ...of } : null;
+}
+
+/** A face as its derivation leaves it, for a verdict. */
+export const coatedFace = (f: {
+  readonly face: Face;
+  readonly headline: Headline;
+  readonly act: NextAct;
+  readonly coats: readonly { readonly sheet: ProductSheet }[];
+}): CoatedFace => ({
+  face: f.face,
+  headline: f.headline,
+  act: f.act,
+  top: f.coats[f.coats.length - 1]?.sheet ?? null,
+});
