@@ -1,27 +1,21 @@
 import type {
   BenchResponse,
-  CupView,
   ErrorBody,
-  FactInput,
   ImportJob,
   LeftoverResponse,
   MachinesResponse,
-  NewTinInput,
-  Pack,
   PartDetail,
   PlaceAirResponse,
-  ReadingInput,
   SheetsResponse,
   ShelfResponse,
   ShoppingResponse,
-  StockFactInput,
   ShopInfo,
-  SurveyTemplate,
   TemplatesResponse,
 } from '@calvetta/contract';
+import type { Write } from '../record/write.ts';
 
-/** A refusal of the server, with the one error body. */
-export class ApiError extends Error {
+/** The server said no, with the one error body. */
+export class Refused extends Error {
   readonly status: number;
   readonly body: ErrorBody;
   constructor(status: number, body: ErrorBody) {
@@ -30,31 +24,35 @@ export class ApiError extends Error {
     this.body = body;
   }
 }
+/** Nobody answered, or the one who did could not: worth sending again. */
+export class Away extends Error {}
 
-const AWAY: ErrorBody = {
-  code: 'database-away',
-  details: {},
-  remedy: 'Calvetta does not answer. What you enter waits here and is sent again by itself.',
-};
+/** The server is there and cannot do it now. */
+const isBusy = (status: number, body: unknown): boolean =>
+  status >= 502 || (isErrorBody(body) && (body.code === 'database-away' || body.code === 'rate-limited'));
 
 async function call<T>(path: string, init?: RequestInit): Promise<T> {
   const res = await fetch(`/api${path}`, init).catch(() => null);
-  if (!res) throw new ApiError(503, AWAY);
+  if (!res) throw new Away('no answer');
   if (res.status === 204) return undefined as T;
   const body: unknown = await res.json().catch(() => null);
-  if (!res.ok) throw new ApiError(res.status, isErrorBody(body) ? body : AWAY);
-  return body as T;
+  if (res.ok) return body as T;
+  if (isBusy(res.status, body) || !isErrorBody(body)) throw new Away(`status ${res.status}`);
+  throw new Refused(res.status, body);
 }
 
 function isErrorBody(body: unknown): body is ErrorBody {
   return typeof body === 'object' && body !== null && 'code' in body && 'remedy' in body;
 }
 
-const json = (method: string, body: unknown): RequestInit => ({
-  method,
-  headers: { 'Content-Type': 'application/json' },
-  body: JSON.stringify(body),
-});
+/** The one door through which anything is sent to be stored: see record/. */
+export const send = (write: Write): Promise<unknown> =>
+  call(write.path, {
+    method: write.method,
+    ...(write.body === null
+      ? {}
+      : { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(write.body) }),
+  });
 
 export const getShop = (): Promise<ShopInfo> => call('/shop');
 export const getBench = (): Promise<BenchResponse> => call('/bench');
@@ -64,28 +62,12 @@ export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
   call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
 export const getSheets = (): Promise<SheetsResponse> => call('/sheets');
 export const getTemplates = (): Promise<TemplatesResponse> => call('/templates');
-export const keepTemplate = (t: SurveyTemplate): Promise<unknown> => call('/templates', json('POST', t));
-export const dropTemplate = (templateId: string): Promise<unknown> =>
-  call(`/templates/${encodeURIComponent(templateId)}`, { method: 'DELETE' });
 export const getJob = (jobId: string): Promise<ImportJob> => call(`/import/jobs/${jobId}`);
-export const sendFacts = (facts: readonly FactInput[]): Promise<unknown> =>
-  call('/facts', json('POST', { facts }));
-export const sendStock = (facts: readonly StockFactInput[]): Promise<unknown> =>
-  call('/stock-facts', json('POST', { facts }));
 export const getShelf = (): Promise<ShelfResponse> => call('/shelf');
 export const getLeftover = (mixId: string): Promise<LeftoverResponse> =>
   call(`/mixes/${encodeURIComponent(mixId)}/leftover`);
 export const getShopping = (scope: string): Promise<ShoppingResponse> =>
   call(`/shopping?for=${encodeURIComponent(scope)}`);
-export const sendTin = (tin: NewTinInput): Promise<unknown> => call('/tins', json('POST', tin));
-export const patchTin = (tinId: string, patch: object): Promise<unknown> =>
-  call(`/tins/${encodeURIComponent(tinId)}`, json('PATCH', patch));
-export const sendPack = (pack: Pack): Promise<unknown> => call('/packs', json('POST', pack));
-export const dropPack = (packId: string): Promise<unknown> =>
-  call(`/packs/${encodeURIComponent(packId)}`, { method: 'DELETE' });
-export const sendCup = (cup: CupView): Promise<unknown> => call('/cups', json('POST', cup));
-export const dropCup = (cupId: string): Promise<unknown> =>
-  call(`/cups/${encodeURIComponent(cupId)}`, { method: 'DELETE' });
 /** What the simulated film gauge stores on a part, as the CSV it gives. */
 export const getGaugeCsv = async (
   partId: string,
@@ -93,20 +75,9 @@ export const getGaugeCsv = async (
   unit: 'um' | 'mil' | 'none',
 ): Promise<string> => {
   const res = await fetch(`/api/simulators/gauge.csv?part=${encodeURIComponent(partId)}&n=${n}&unit=${unit}`);
-  if (!res.ok) throw new ApiError(res.status, AWAY);
+  if (!res.ok) throw new Away(`status ${res.status}`);
   return res.text();
 };
-export const sendReading = (placeId: string, reading: ReadingInput): Promise<unknown> =>
-  call(`/places/${encodeURIComponent(placeId)}/readings`, json('POST', reading));
-export const patchPart = (partId: string, patch: object): Promise<unknown> =>
-  call(`/parts/${encodeURIComponent(partId)}`, json('PATCH', patch));
-export const sendSheet = (sheet: object): Promise<unknown> => call('/sheets', json('POST', sheet));
-export const patchMeans = (patch: object): Promise<unknown> => call('/shop/means', json('PATCH', patch));
-export const makeParts = (
-  machineId: string,
-  parts: readonly object[],
-): Promise<{ made: number; known: number }> =>
-  call(`/machines/${encodeURIComponent(machineId)}/parts`, json('POST', { parts }));
 export const importFile = (
   kind: 'readings' | 'forecast',
   placeId: string,

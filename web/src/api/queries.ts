@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { LiveMessage } from '@calvetta/contract';
-import { flushOutbox } from '../state/outbox.ts';
+import { flushOutbox } from '../record/outbox.ts';
 import {
   getBench,
   getLeftover,

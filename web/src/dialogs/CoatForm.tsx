@@ -14,7 +14,7 @@ import {
 } from '@calvetta/core';
 import type { FactView, FaceView, MixView, PartCard, PartDetail } from '@calvetta/contract';
 import { CAUTION_WORDS, coatRefusalWords, FACT_WORDS } from '@calvetta/contract/words';
-import type { ApiError } from '../api/client.ts';
+import type { Refused } from '../api/client.ts';
 import { useSheets, useShelf } from '../api/queries.ts';
 import { isMixGone } from '../places/mixWords.ts';
 import { usePrefs } from '../state/prefs.ts';
@@ -33,7 +33,7 @@ interface Props {
   /** Logged as done at this moment. */
   readonly isNow: boolean;
   readonly correct?: FactView;
-  readonly error: ApiError | null;
+  readonly error: Refused | null;
   readonly isBusy: boolean;
   readonly submit: SubmitBody;
   /** Who and when: asked by every form, above its buttons. */

@@ -1,10 +1,11 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { M2_PER_FT2, parseQuantity, SUBSTRATES, type Dimension, type Substrate } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
-import { ApiError, patchPart } from '../api/client.ts';
-import { refreshDerived, usePart } from '../api/queries.ts';
+import { Refused } from '../api/client.ts';
+import { useSend } from '../record/useSend.ts';
+import { partWrite } from '../record/write.ts';
+import { usePart } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
@@ -48,7 +49,7 @@ interface Stored {
 const numberText = (x: number | null): string => (x === null ? '' : String(Number(x.toPrecision(4))));
 
 function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
-  const client = useQueryClient();
+  const send = useSend();
   const areaUnit = usePrefs((s) => s.units.area);
   // What the person started from stays, though the part behind may be read again meanwhile.
   const [base, setBase] = useState(part);
@@ -103,13 +104,10 @@ function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
       colourGroup: values.colourGroup.trim() === '' ? null : values.colourGroup.trim(),
       substrate: values.substrate,
     };
-    patchPart(part.card.partId, patch)
-      .then(() => {
-        refreshDerived(client);
-        onClose();
-      })
+    send(partWrite(part.card.partId, patch), `Stored: ${patch.name}`)
+      .then(onClose)
       .catch((e: unknown) => {
-        if (e instanceof ApiError && e.body.code === 'version-conflict')
+        if (e instanceof Refused && e.body.code === 'version-conflict')
           setTheirs(e.body.details['stored'] as Stored);
         else
           setProblems({

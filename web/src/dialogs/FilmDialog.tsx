@@ -29,7 +29,7 @@ import { CombEntry } from './film/CombEntry.tsx';
 import { FileEntry } from './film/FileEntry.tsx';
 import { Keypad, Readings } from './film/Keypad.tsx';
 import { isRefusal, refusalWords } from './refusal.ts';
-import { useRecord } from './useRecord.ts';
+import { useRecord } from '../record/useRecord.ts';
 
 interface Props {
   readonly partId: string;

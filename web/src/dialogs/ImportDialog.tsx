@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { ImportJob } from '@calvetta/contract';
-import { ApiError, getJob, importFile } from '../api/client.ts';
+import { Refused, getJob, importFile } from '../api/client.ts';
 import { refreshDerived, useShop } from '../api/queries.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -26,7 +26,11 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
     importFile(kind, place, file)
       .then((r) => setJobId(r.jobId))
       .catch((e: unknown) =>
-        setProblem(e instanceof ApiError ? e.body.remedy : 'The file could not be sent.'),
+        setProblem(
+          e instanceof Refused
+            ? e.body.remedy
+            : 'Calvetta does not answer; the file was not sent. Try again.',
+        ),
       );
   };
   return (

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { FACES, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
-import type { ApiError } from '../api/client.ts';
+import type { Refused } from '../api/client.ts';
 import { usePart, useSheets, useShelf, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
@@ -16,7 +16,7 @@ import { LOG_KINDS } from './factForms.ts';
 import { isRefusal, refusalWords } from './refusal.ts';
 import type { SubmitBody } from './submit.ts';
 import { SimpleForm } from './SimpleForm.tsx';
-import { useRecord } from './useRecord.ts';
+import { useRecord } from '../record/useRecord.ts';
 
 interface Props {
   readonly partId: string;
@@ -79,7 +79,7 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
     correct ? (correct.endedAtMs ?? correct.happenedAtMs) : null,
   );
   const [supersedes, setSupersedes] = useState<string | undefined>(correct?.factId);
-  const [error, setError] = useState<ApiError | null>(null);
+  const [error, setError] = useState<Refused | null>(null);
   const [isBusy, setBusy] = useState(false);
   const send = (
     draftKind: FactKind,
@@ -176,7 +176,7 @@ interface WhoProps {
   readonly onFace: (face: Face | null) => void;
   readonly atMs: number | null;
   readonly onAt: (ms: number | null) => void;
-  readonly error: ApiError | null;
+  readonly error: Refused | null;
 }
 
 function WhoAndWhen({ part, face, onFace, atMs, onAt, error }: WhoProps) {

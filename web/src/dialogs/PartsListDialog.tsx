@@ -1,7 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { ApiError, makeParts } from '../api/client.ts';
-import { refreshDerived } from '../api/queries.ts';
+import { refusedWords } from '../record/refusedWords.ts';
+import { useSend } from '../record/useSend.ts';
+import { partsWrite } from '../record/write.ts';
 import { useNotices } from '../state/notices.ts';
 import { Button } from '../ui/Button.tsx';
 import { Field } from '../ui/Field.tsx';
@@ -18,7 +18,7 @@ interface Props {
 
 /** Parts pasted from a spreadsheet: columns are matched, every row that will not do is named before anything is stored. */
 export function PartsListDialog({ machineId, machineName, onClose }: Props) {
-  const client = useQueryClient();
+  const send = useSend();
   const say = useNotices((s) => s.say);
   const [text, setText] = useState('');
   const list = useMemo(() => readList(text), [text]);
@@ -32,17 +32,10 @@ export function PartsListDialog({ machineId, machineName, onClose }: Props) {
   const bad = read.flatMap((r) => (r.ok ? [] : [r]));
   const store = (): void => {
     setBusy(true);
-    makeParts(machineId, good)
-      .then(({ made }) => {
-        say({ tone: 'done', text: `${made} parts made in ${machineName}` });
-        refreshDerived(client);
-        onClose();
-      })
+    send(partsWrite(machineId, good), `${good.length} parts made in ${machineName}`)
+      .then(onClose)
       .catch((e: unknown) =>
-        say({
-          tone: 'trouble',
-          text: e instanceof ApiError ? e.body.remedy : 'It could not be stored; the list is still here.',
-        }),
+        say({ tone: 'trouble', text: refusedWords(e, 'It could not be stored; the list is still here.') }),
       )
       .finally(() => setBusy(false));
   };

@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import {
   dewMargin,
@@ -8,9 +7,10 @@ import {
   type QuantityField,
 } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
-import { ApiError, sendReading } from '../api/client.ts';
-import { refreshDerived, useShop } from '../api/queries.ts';
-import { useNotices } from '../state/notices.ts';
+import { refusedWords } from '../record/refusedWords.ts';
+import { useSend } from '../record/useSend.ts';
+import { readingWrite } from '../record/write.ts';
+import { useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../ui/Field.tsx';
@@ -66,8 +66,7 @@ interface Read {
 
 function ReadingForm({ place, onClose }: { readonly place: PlaceInfo; readonly onClose: () => void }) {
   const units = useUnits();
-  const client = useQueryClient();
-  const say = useNotices((s) => s.say);
+  const send = useSend();
   const bareUnit = usePrefs((s) => s.units.temperature);
   const [instrument, setInstrument] = useState<Instrument>('hygrometer');
   const [air, setAir] = useState('');
@@ -120,21 +119,18 @@ function ReadingForm({ place, onClose }: { readonly place: PlaceInfo; readonly o
     if (!value) return;
     setBusy(true);
     const tidy = (x: number): number => Number(x.toFixed(2));
-    sendReading(place.placeId, {
-      at: new Date().toISOString(),
-      airC: tidy(value.airC),
-      rhPct: tidy(value.rhPct),
-      surfaceC: value.surfaceC === null ? null : tidy(value.surfaceC),
-    })
-      .then(() => {
-        say({ tone: 'done', text: `Reading stored: ${place.name}` });
-        refreshDerived(client);
-        onClose();
-      })
+    send(
+      readingWrite(place.placeId, {
+        at: new Date().toISOString(),
+        airC: tidy(value.airC),
+        rhPct: tidy(value.rhPct),
+        surfaceC: value.surfaceC === null ? null : tidy(value.surfaceC),
+      }),
+      `Reading stored: ${place.name}`,
+    )
+      .then(onClose)
       .catch((e: unknown) =>
-        setProblems({
-          form: e instanceof ApiError ? e.body.remedy : 'It could not be sent; it is still here. Try again.',
-        }),
+        setProblems({ form: refusedWords(e, 'It could not be sent; it is still here. Try again.') }),
       )
       .finally(() => setBusy(false));
   };

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { parseQuantity, splitNumber, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
-import type { ApiError } from '../api/client.ts';
+import type { Refused } from '../api/client.ts';
 import { useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
@@ -17,7 +17,7 @@ interface Props {
   readonly kind: FactKind;
   readonly face: Face | null;
   readonly correct?: FactView;
-  readonly error: ApiError | null;
+  readonly error: Refused | null;
   readonly isBusy: boolean;
   readonly submit: SubmitBody;
   /** Who and when: asked by every form, above its buttons. */

@@ -1,21 +1,21 @@
 import type { FieldProblem } from '@calvetta/contract';
 import type { CoatRefusal } from '@calvetta/core';
 import { coatRefusalWords } from '@calvetta/contract/words';
-import { ApiError } from '../api/client.ts';
+import { Refused } from '../api/client.ts';
 
-export function isRefusal(error: unknown): error is ApiError {
-  return error instanceof ApiError;
+export function isRefusal(error: unknown): error is Refused {
+  return error instanceof Refused;
 }
 
 /** The problem the server named for a field of the fact's body, in words. */
-export function problemAt(error: ApiError | null, field: string): string | null {
+export function problemAt(error: Refused | null, field: string): string | null {
   const problems = (error?.body.details['problems'] ?? []) as FieldProblem[];
   const p = problems.find((x) => x.field === field);
   return p ? `${JSON.stringify(p.got)} will not do: ${p.accepts}` : null;
 }
 
 /** One sentence on why it was refused, and one on what would make it possible. */
-export const refusalWords = (error: ApiError): string =>
+export const refusalWords = (error: Refused): string =>
   error.body.code === 'coat-refused'
     ? coatRefusalWords(error.body.details as unknown as CoatRefusal)
     : error.body.remedy;

@@ -1,7 +1,6 @@
 import { useEffect } from 'react';
-import { ERROR_REMEDIES, FACT_WORDS, STOCK_WORDS } from '@calvetta/contract/words';
 import { useNotices, type Notice } from '../state/notices.ts';
-import { useOutbox, type Entry } from '../state/outbox.ts';
+import { useOutbox } from '../record/outbox.ts';
 
 const SHOWN_MS = 9000;
 
@@ -21,8 +20,7 @@ export function Notices() {
           className="pointer-events-auto flex items-center justify-between gap-3 border-l-4 border-bad bg-slate px-4 py-2 text-slate-ink"
         >
           <span>
-            An entry that had waited was refused ({entryWords(refused.fact)}):{' '}
-            {ERROR_REMEDIES[refused.error.code]}
+            An entry that had waited was refused ({refused.write.what}): {refused.error.body.remedy}
           </span>
           <button type="button" className="figure min-h-11 px-2 underline" onClick={() => forget(null)}>
             Seen
@@ -35,11 +33,6 @@ export function Notices() {
     </div>
   );
 }
-
-const entryWords = (entry: Entry): string =>
-  'partId' in entry
-    ? `${FACT_WORDS[entry.kind as keyof typeof FACT_WORDS]}, ${entry.partId}`
-    : STOCK_WORDS[entry.kind];
 
 function NoticeLine({ notice }: { readonly notice: Notice }) {
   const dismiss = useNotices((s) => s.dismiss);

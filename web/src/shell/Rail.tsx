@@ -1,6 +1,6 @@
 import { Anvil, Beaker, BookOpenText, CloudDrizzle, Library, Settings2, TrainFront } from 'lucide-react';
 import { NavLink } from 'react-router';
-import { useOutbox } from '../state/outbox.ts';
+import { useOutbox } from '../record/outbox.ts';
 
 const PLACES = [
   { to: '/', word: 'Bench', Icon: Anvil },

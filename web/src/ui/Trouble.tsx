@@ -1,9 +1,9 @@
-import { ApiError } from '../api/client.ts';
+import { Refused } from '../api/client.ts';
 import { Empty } from './Empty.tsx';
 
 /** What stands in a place whose data has not come: still asking, refused, or away. */
 export function Waiting({ error, what }: { readonly error: Error | null; readonly what: string }) {
-  if (error instanceof ApiError && error.status < 500)
+  if (error instanceof Refused && error.status < 500)
     return (
       <Empty
         title={error.body.details['what'] === 'workshop' ? 'No workshop yet' : `No such ${what}`}

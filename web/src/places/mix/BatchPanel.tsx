@@ -1,6 +1,6 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { dropCup } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { cupGone } from '../../record/write.ts';
 import {
   cupFullMl,
   cupMarks,
@@ -31,7 +31,7 @@ interface Props {
 /** The batch in large figures, on the cup, and on a scale. */
 export function BatchPanel({ sheet, batch, thinPct, cups, cupId, onCup }: Props) {
   const units = useUnits();
-  const client = useQueryClient();
+  const send = useSend();
   const [isMeasuring, setMeasuring] = useState(false);
   const cup = cups.find((c) => c.cupId === cupId) ?? smallestThatHolds(cups, batch.totalMl);
   const marks = cup ? cupMarks(cup, batch) : null;
@@ -67,9 +67,7 @@ export function BatchPanel({ sheet, batch, thinPct, cups, cupId, onCup }: Props)
           {cup ? (
             <Button
               look="quiet"
-              onClick={() =>
-                void dropCup(cup.cupId).then(() => client.invalidateQueries({ queryKey: ['shelf'] }))
-              }
+              onClick={() => void send(cupGone(cup.cupId), `Put away: ${cup.name}`).catch(() => undefined)}
             >
               Drop this one
             </Button>

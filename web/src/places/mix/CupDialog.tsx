@@ -1,7 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { checkCup, cupFromWater, cupFullMl } from '@calvetta/core';
-import { ApiError, sendCup } from '../../api/client.ts';
+import { Refused } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { cupWrite } from '../../record/write.ts';
 import { failureWords } from '../../dialogs/failureWords.ts';
 import { problemAt } from '../../dialogs/refusal.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -30,11 +31,11 @@ const FIELDS = {
 
 /** A cup measured once: by ruler, or by weighing water in it at half height and full. */
 export function CupDialog({ onClose, onStored }: Props) {
-  const client = useQueryClient();
+  const send = useSend();
   const [how, setHow] = useState<'ruler' | 'water'>('ruler');
   const [name, setName] = useState('');
   const [values, setValues] = useState<Readonly<Record<string, string>>>({});
-  const [error, setError] = useState<ApiError | null>(null);
+  const [error, setError] = useState<Refused | null>(null);
   const v = (field: string): number => numberOf(values[field] ?? '');
   const cup =
     how === 'ruler'
@@ -43,12 +44,9 @@ export function CupDialog({ onClose, onStored }: Props) {
   const store = (): void => {
     if (!cup.ok) return;
     const cupId = newId();
-    sendCup({ cupId, name: name.trim(), ...cup.value })
-      .then(() => {
-        void client.invalidateQueries({ queryKey: ['shelf'] });
-        onStored(cupId);
-      })
-      .catch((e: unknown) => e instanceof ApiError && setError(e));
+    send(cupWrite({ cupId, name: name.trim(), ...cup.value }), `Measured: ${name.trim()}`)
+      .then(() => onStored(cupId))
+      .catch((e: unknown) => e instanceof Refused && setError(e));
   };
   const asked = FIELDS[how].every(([f]) => Number.isFinite(v(f)));
   return (

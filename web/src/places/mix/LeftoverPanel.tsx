@@ -3,7 +3,7 @@ import type { LeftoverView, MixView } from '@calvetta/contract';
 import { LEFTOVER_WORDS } from '@calvetta/contract/words';
 import { useLeftover } from '../../api/queries.ts';
 import { isRefusal, refusalWords } from '../../dialogs/refusal.ts';
-import { useRecord } from '../../dialogs/useRecord.ts';
+import { useRecord } from '../../record/useRecord.ts';
 import { useNowMs } from '../../state/clock.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Button } from '../../ui/Button.tsx';

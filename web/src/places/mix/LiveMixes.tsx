@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { RibbonSpan } from '@calvetta/core';
 import type { MixView } from '@calvetta/contract';
-import { useStock } from '../../dialogs/useStock.ts';
+import { useStock } from '../../record/useRecord.ts';
 import { WindowRibbon } from '../../drawings/WindowRibbon.tsx';
 import type { TimeAxis } from '../../drawings/axis.ts';
 import { useNowMs } from '../../state/clock.ts';

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { type Content, type ProductSheet, tinsFor } from '@calvetta/core';
 import type { TinView } from '@calvetta/contract';
 import { CAUTION_WORDS, CONTENT_WORDS } from '@calvetta/contract/words';
-import type { ApiError } from '../../api/client.ts';
+import type { Refused } from '../../api/client.ts';
 import { isRefusal, problemAt } from '../../dialogs/refusal.ts';
-import { useStock } from '../../dialogs/useStock.ts';
+import { useStock } from '../../record/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { newId } from '../../ui/newId.ts';
@@ -27,7 +27,7 @@ const NEED = { paint: 'aMl', hardener: 'bMl', thinner: 'thinnerMl' } as const;
 export function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMixed }: PouringProps) {
   const units = useUnits();
   const stock = useStock();
-  const [error, setError] = useState<ApiError | null>(null);
+  const [error, setError] = useState<Refused | null>(null);
   const [isBusy, setBusy] = useState(false);
   const contents = (['paint', 'hardener', 'thinner'] as const).filter(
     (c) => c === 'paint' || (batch?.[NEED[c]] ?? 0) > 0,

@@ -6,7 +6,7 @@ import { dayAndTime } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { LOG_KINDS } from '../../dialogs/factForms.ts';
 import { isRefusal } from '../../dialogs/refusal.ts';
-import { useRecord } from '../../dialogs/useRecord.ts';
+import { useRecord } from '../../record/useRecord.ts';
 import { useNotices } from '../../state/notices.ts';
 
 /** Everything that happened to the part, newest first. Corrected and voided entries stay, struck through. */

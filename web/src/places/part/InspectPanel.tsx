@@ -16,7 +16,7 @@ import type { PartDetail } from '@calvetta/contract';
 import { reasonWords, SEEN_WORDS, STEP_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 import { useSheets, useShop } from '../../api/queries.ts';
 import { isRefusal } from '../../dialogs/refusal.ts';
-import { useRecord } from '../../dialogs/useRecord.ts';
+import { useRecord } from '../../record/useRecord.ts';
 import { SeenSwatch } from '../../drawings/SeenSwatch.tsx';
 import { useNotices } from '../../state/notices.ts';
 import { Button } from '../../ui/Button.tsx';

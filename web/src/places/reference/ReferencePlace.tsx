@@ -1,4 +1,3 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { useLocation } from 'react-router';
 import { familiesOf, RULES, type Family, type Matter, type Rule } from '@calvetta/core';
@@ -12,9 +11,10 @@ import {
   WORKINGS,
 } from '@calvetta/contract/words';
 import type { FieldProblem } from '@calvetta/contract';
-import { ApiError, sendSheet } from '../../api/client.ts';
+import { Refused } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { sheetWrite } from '../../record/write.ts';
 import { useSheets } from '../../api/queries.ts';
-import { useNotices } from '../../state/notices.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { ActsTable } from './ActsTable.tsx';
 
@@ -168,17 +168,14 @@ function Families() {
 
 /** A sheet of the shop's own, as JSON: it takes the family's place. */
 function SheetIn() {
-  const client = useQueryClient();
+  const send = useSend();
   const [problem, setProblem] = useState<string | null>(null);
-  const say = useNotices((s) => s.say);
   const take = async (file: File): Promise<void> => {
     setProblem(null);
     try {
-      await sendSheet(JSON.parse(await file.text()) as object);
-      say({ tone: 'done', text: `${file.name} taken in` });
-      await client.invalidateQueries({ queryKey: ['sheets'] });
+      await send(sheetWrite(JSON.parse(await file.text()) as object), `${file.name} taken in`);
     } catch (e) {
-      if (!(e instanceof ApiError)) setProblem('This is no JSON file.');
+      if (!(e instanceof Refused)) setProblem('This is no JSON file.');
       else {
         const problems = (e.body.details['problems'] ?? []) as FieldProblem[];
         setProblem(problems.map((p) => `${p.field}: accepted: ${p.accepts}`).join(' · ') || e.body.remedy);

@@ -24,7 +24,7 @@ import type { PartDetail } from '@calvetta/contract';
 import { SCHOOL_WORDS, SUBSTRATE_WORDS, WAY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 import { getPart } from '../../api/client.ts';
 import { usePart, useSheets, useShop } from '../../api/queries.ts';
-import { useRecord } from '../../dialogs/useRecord.ts';
+import { useRecord } from '../../record/useRecord.ts';
 import { isRefusal } from '../../dialogs/refusal.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Waiting } from '../../ui/Trouble.tsx';

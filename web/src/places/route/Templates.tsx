@@ -1,8 +1,10 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Survey } from '@calvetta/core';
 import type { SurveyTemplate } from '@calvetta/contract';
-import { ApiError, dropTemplate, getTemplates, keepTemplate } from '../../api/client.ts';
+import { getTemplates, Refused } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { templateGone, templateWrite, type Write } from '../../record/write.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Button } from '../../ui/Button.tsx';
 import { newId } from '../../ui/newId.ts';
@@ -27,26 +29,23 @@ interface Props {
 
 /** Surveys kept under a name: start the next part of a kind from one, or keep this one. */
 export function Templates({ survey, onUse }: Props) {
-  const client = useQueryClient();
+  const send = useSend();
   const say = useNotices((s) => s.say);
   const { data } = useQuery({ queryKey: ['templates'], queryFn: getTemplates });
   const [name, setName] = useState<string | null>(null);
   const [used, setUsed] = useState('');
   const templates = data?.templates ?? [];
-  const after = (work: Promise<unknown>, done: string): void => {
-    work
-      .then(() => say({ tone: 'done', text: done }))
-      .catch((e: unknown) =>
-        say({
-          tone: 'trouble',
-          text: e instanceof ApiError ? problemOf(e) : 'It could not be stored; try again.',
-        }),
-      )
-      .finally(() => void client.invalidateQueries({ queryKey: ['templates'] }));
+  const after = (write: Write, done: string): void => {
+    send(write, done).catch((e: unknown) =>
+      say({
+        tone: 'trouble',
+        text: e instanceof Refused ? problemOf(e) : 'It could not be stored; try again.',
+      }),
+    );
   };
   const keep = (): void => {
     const template: SurveyTemplate = { templateId: newId(), name: (name ?? '').trim(), survey };
-    after(keepTemplate(template), `Kept as "${template.name}"`);
+    after(templateWrite(template), `Kept as "${template.name}"`);
     setName(null);
   };
   if (name !== null)
@@ -97,7 +96,7 @@ export function Templates({ survey, onUse }: Props) {
           type="button"
           className="min-h-8 underline pointer-coarse:min-h-11"
           onClick={() => {
-            after(dropTemplate(chosen.templateId), `"${chosen.name}" taken off the list`);
+            after(templateGone(chosen.templateId), `"${chosen.name}" taken off the list`);
             setUsed('');
           }}
         >
@@ -108,7 +107,7 @@ export function Templates({ survey, onUse }: Props) {
   );
 }
 
-function problemOf(e: ApiError): string {
+function problemOf(e: Refused): string {
   const problems = e.body.details['problems'];
   const first = Array.isArray(problems) ? (problems[0] as { accepts?: string } | undefined) : undefined;
   return first?.accepts === undefined ? e.body.remedy : `Not kept: it needs ${first.accepts}.`;

@@ -1,25 +1,20 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { FACILITIES, type Facility, type Schools } from '@calvetta/core';
 import type { MeansInfo } from '@calvetta/contract';
 import { FACILITY_WORDS, SCHOOL_WORDS } from '@calvetta/contract/words';
-import { ApiError, patchMeans } from '../../api/client.ts';
+import { refusedWords } from '../../record/refusedWords.ts';
+import { useSend } from '../../record/useSend.ts';
+import { meansWrite } from '../../record/write.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Choice } from '../../ui/Field.tsx';
 
 /** What the shop has, and its house practice where the trade splits: every route is judged by it. */
 export function Practice({ means }: { readonly means: MeansInfo }) {
-  const client = useQueryClient();
+  const send = useSend();
   const say = useNotices((s) => s.say);
   const save = (facilities: readonly Facility[], schools: Schools): void => {
-    patchMeans({ version: means.version, facilities, schools })
-      .then(() => say({ tone: 'done', text: 'House practice stored' }))
-      .catch((e: unknown) =>
-        say({
-          tone: 'trouble',
-          text: e instanceof ApiError ? e.body.remedy : 'It could not be stored; try again.',
-        }),
-      )
-      .finally(() => void client.invalidateQueries({ queryKey: ['shop'] }));
+    send(meansWrite({ version: means.version, facilities, schools }), 'House practice stored').catch(
+      (e: unknown) => say({ tone: 'trouble', text: refusedWords(e, 'It could not be stored; try again.') }),
+    );
   };
   const school = (key: keyof Schools) => (
     <Choice<string>

@@ -1,8 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { TinRow, TinView } from '@calvetta/contract';
-import { ApiError, patchTin } from '../../api/client.ts';
-import { refreshDerived } from '../../api/queries.ts';
+import { Refused } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { labelWrite } from '../../record/write.ts';
 import { problemAt } from '../../dialogs/refusal.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -29,26 +29,26 @@ const numberOrNull = (text: string): number | null =>
 
 /** What is printed on a tin, corrected. When someone else was first, both are shown. */
 export function LabelDialog({ tin, onClose }: Props) {
-  const client = useQueryClient();
+  const send = useSend();
   const [version, setVersion] = useState(tin.version);
   const [v, setV] = useState(() => valuesOf(tin));
-  const [error, setError] = useState<ApiError | null>(null);
+  const [error, setError] = useState<Refused | null>(null);
   const theirs = error?.body.code === 'version-conflict' ? (error.body.details['stored'] as TinRow) : null;
   const price = numberOrNull(v.price);
   const store = (): void =>
-    void patchTin(tin.tinId, {
-      version,
-      batch: orNull(v.batch),
-      colour: orNull(v.colour),
-      madeOn: orNull(v.madeOn),
-      priceCents: price === null ? null : Math.round(price * 100),
-      tareG: numberOrNull(v.tare),
-    })
-      .then(() => {
-        refreshDerived(client);
-        onClose();
-      })
-      .catch((e: unknown) => e instanceof ApiError && setError(e));
+    void send(
+      labelWrite(tin.tinId, {
+        version,
+        batch: orNull(v.batch),
+        colour: orNull(v.colour),
+        madeOn: orNull(v.madeOn),
+        priceCents: price === null ? null : Math.round(price * 100),
+        tareG: numberOrNull(v.tare),
+      }),
+      `Label corrected: ${tinName(tin)}`,
+    )
+      .then(onClose)
+      .catch((e: unknown) => e instanceof Refused && setError(e));
   const field = (key: keyof Values, label: string, type = 'text', problem: string | null = null) => (
     <Field label={label} problem={problem}>
       <input type={type} value={v[key]} onChange={(e) => setV({ ...v, [key]: e.target.value })} />

@@ -1,10 +1,11 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { parseQuantity, type Content } from '@calvetta/core';
 import type { Pack } from '@calvetta/contract';
 import { CONTENT_WORDS } from '@calvetta/contract/words';
-import { ApiError, dropPack, sendPack } from '../../api/client.ts';
-import { refreshDerived, useShop } from '../../api/queries.ts';
+import { Refused } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { packGone, packWrite, type Write } from '../../record/write.ts';
+import { useShop } from '../../api/queries.ts';
 import { failureWords } from '../../dialogs/failureWords.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
@@ -23,19 +24,17 @@ interface Props {
 
 /** The sizes a product is sold in, with their prices: what shopping is worked out from. */
 export function PackDialog({ productId, productName, content, packs, onClose }: Props) {
-  const client = useQueryClient();
+  const send = useSend();
   const shop = useShop();
   const units = useUnits();
   const [size, setSize] = useState('');
   const [price, setPrice] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const own = packs.filter((p) => p.productId === productId && p.content === content);
-  const change = (work: Promise<unknown>): void =>
-    void work
-      .then(() => refreshDerived(client))
-      .catch((e: unknown) =>
-        setProblem(e instanceof ApiError ? e.body.remedy : 'It could not be stored; try again.'),
-      );
+  const change = (write: Write, said: string): void =>
+    void send(write, said).catch((e: unknown) =>
+      setProblem(e instanceof Refused ? e.body.remedy : 'It could not be stored; try again.'),
+    );
   const add = (): void => {
     const ml = parseQuantity(size, {
       field: 'Size',
@@ -57,15 +56,14 @@ export function PackDialog({ productId, productName, content, packs, onClose }: 
       return;
     }
     setProblem(null);
-    change(
-      sendPack({
-        packId: newId(),
-        productId,
-        content,
-        sizeMl: Math.round(ml.value.value * 1000),
-        priceCents: Math.round(money * 100),
-      }),
-    );
+    const pack = {
+      packId: newId(),
+      productId,
+      content,
+      sizeMl: Math.round(ml.value.value * 1000),
+      priceCents: Math.round(money * 100),
+    };
+    change(packWrite(pack), `Sold in ${units.volume(pack.sizeMl)}: ${productName}`);
     setSize('');
     setPrice('');
   };
@@ -80,7 +78,13 @@ export function PackDialog({ productId, productName, content, packs, onClose }: 
               <span className="text-[13px] text-quiet">
                 {(p.priceCents / 100 / (p.sizeMl / 1000)).toFixed(2)} a litre
               </span>
-              <Button look="quiet" className="ml-auto" onClick={() => change(dropPack(p.packId))}>
+              <Button
+                look="quiet"
+                className="ml-auto"
+                onClick={() =>
+                  change(packGone(p.packId), `No longer sold: ${units.volume(p.sizeMl)} of ${productName}`)
+                }
+              >
                 No longer sold
               </Button>
             </li>

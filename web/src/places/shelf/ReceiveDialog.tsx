@@ -1,12 +1,12 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { CONTENTS, parseQuantity, traitsOf, type Content, type ProductSheet } from '@calvetta/core';
 import { CONTENT_WORDS } from '@calvetta/contract/words';
-import { ApiError, sendTin } from '../../api/client.ts';
-import { refreshDerived, useShop } from '../../api/queries.ts';
+import { Refused } from '../../api/client.ts';
+import { useSend } from '../../record/useSend.ts';
+import { tinWrite } from '../../record/write.ts';
+import { useShop } from '../../api/queries.ts';
 import { failureWords } from '../../dialogs/failureWords.ts';
 import { problemAt } from '../../dialogs/refusal.ts';
-import { useNotices } from '../../state/notices.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice, Field } from '../../ui/Field.tsx';
@@ -25,9 +25,8 @@ const orNull = (text: string): string | null => (text.trim() === '' ? null : tex
 
 /** A tin that came in: product, what it holds, size; batch, date and price where they are printed. */
 export function ReceiveDialog({ sheets, onClose }: Props) {
-  const client = useQueryClient();
+  const send = useSend();
   const shop = useShop();
-  const say = useNotices((s) => s.say);
   const { personId, deviceId } = usePrefs();
   const newest = [
     ...new Map([...sheets].sort((a, b) => a.revision - b.revision).map((s) => [s.productId, s])).values(),
@@ -36,7 +35,7 @@ export function ReceiveDialog({ sheets, onClose }: Props) {
   const [productId, setProductId] = useState(newest[0]?.productId ?? '');
   const [content, setContent] = useState<Content>('paint');
   const [v, setV] = useState(EMPTY);
-  const [error, setError] = useState<ApiError | null>(null);
+  const [error, setError] = useState<Refused | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   // Made once, so that a second touch after a lost answer is the same tin.
   const [ids] = useState(() => ({ tinId: newId(), factId: newId() }));
@@ -60,30 +59,29 @@ export function ReceiveDialog({ sheets, onClose }: Props) {
     }
     setProblem(null);
     const sizeMl = Number((size.value.value * 1000).toFixed(1));
-    sendTin({
-      tin: {
-        tinId: ids.tinId,
-        productId,
-        content,
-        batch: orNull(v.batch),
-        colour: orNull(v.colour),
-        sizeMl,
-        madeOn: orNull(v.madeOn),
-        priceCents: orNull(v.price) === null ? null : Math.round(Number(v.price.replace(',', '.')) * 100),
-        tareG: orNull(v.tare) === null ? null : Number(v.tare.replace(',', '.')),
-      },
-      receivedMl: sizeMl,
-      factId: ids.factId,
-      happenedAt: new Date().toISOString(),
-      personId: personId ?? shop.data?.people[0]?.personId ?? '',
-      deviceId,
-    })
-      .then(() => {
-        say({ tone: 'done', text: `Received: ${sheet?.name ?? productId}, ${CONTENT_WORDS[content]}` });
-        refreshDerived(client);
-        onClose();
-      })
-      .catch((e: unknown) => (e instanceof ApiError ? setError(e) : undefined));
+    send(
+      tinWrite({
+        tin: {
+          tinId: ids.tinId,
+          productId,
+          content,
+          batch: orNull(v.batch),
+          colour: orNull(v.colour),
+          sizeMl,
+          madeOn: orNull(v.madeOn),
+          priceCents: orNull(v.price) === null ? null : Math.round(Number(v.price.replace(',', '.')) * 100),
+          tareG: orNull(v.tare) === null ? null : Number(v.tare.replace(',', '.')),
+        },
+        receivedMl: sizeMl,
+        factId: ids.factId,
+        happenedAt: new Date().toISOString(),
+        personId: personId ?? shop.data?.people[0]?.personId ?? '',
+        deviceId,
+      }),
+      `Received: ${sheet?.name ?? productId}, ${CONTENT_WORDS[content]}`,
+    )
+      .then(onClose)
+      .catch((e: unknown) => (e instanceof Refused ? setError(e) : undefined));
   };
   return (
     <Panel title="Receive a tin" onClose={onClose}>

@@ -4,7 +4,7 @@ import type { ShelfResponse } from '@calvetta/contract';
 import { STOCK_WORDS, WASTE_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../../api/queries.ts';
 import { isRefusal } from '../../dialogs/refusal.ts';
-import { useStock } from '../../dialogs/useStock.ts';
+import { useStock } from '../../record/useRecord.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';

@@ -1,6 +1,6 @@
 import type { TinView } from '@calvetta/contract';
 import { CONTENT_WORDS } from '@calvetta/contract/words';
-import { useStock } from '../../dialogs/useStock.ts';
+import { useStock } from '../../record/useRecord.ts';
 import { TinLevel } from '../../drawings/TinLevel.tsx';
 import { useNowMs } from '../../state/clock.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { recipeOf, traitsOf, type ProductSheet } from '@calvetta/core';
 import type { TinView } from '@calvetta/contract';
 import { isRefusal } from '../../dialogs/refusal.ts';
-import { useStock } from '../../dialogs/useStock.ts';
+import { useStock } from '../../record/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Field } from '../../ui/Field.tsx';
 import { Foot } from '../../ui/Foot.tsx';

@@ -1,0 +1,30 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { refreshDerived } from '../api/queries.ts';
+import { useNotices, type Notice } from '../state/notices.ts';
+import { record, type Outcome } from './outbox.ts';
+import type { Write } from './write.ts';
+
+/** Answers that are asked for seldom: only what changes them asks again. */
+const KEPT_LONG: readonly string[] = ['shop', 'sheets', 'templates'];
+
+/**
+ * Sends a write and says what became of it: stored, or waiting on this device until the server answers. Everything that may
+ * hang on it is asked for again. Throws `Refused` only.
+ */
+export function useSend(): (write: Write, said: string, action?: Notice['action']) => Promise<Outcome> {
+  const client = useQueryClient();
+  const say = useNotices((s) => s.say);
+  return async (write, said, action) => {
+    const outcome = await record(write);
+    const isStored = outcome.kind === 'stored';
+    say({
+      tone: isStored ? 'done' : 'trouble',
+      text: isStored ? said : `${said}. Calvetta does not answer; it waits here and is sent again by itself.`,
+      ...(isStored && action ? { action } : {}),
+    });
+    refreshDerived(client);
+    const [, first] = write.path.split('/');
+    if (first && KEPT_LONG.includes(first)) void client.invalidateQueries({ queryKey: [first] });
+    return outcome;
+  };
+}
