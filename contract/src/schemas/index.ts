@@ -6,3 +6,4 @@ export * from './shelf.ts';
 export * from './check.ts';
 export * from './route.ts';
 export * from './sheetSchema.ts';
+export { joiOf, jsonSchemaOf } from './shape.ts';

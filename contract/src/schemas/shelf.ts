@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { CONTENTS, LARGEST_BATCH_ML, STOCK_KINDS, WASTE_REASONS, type StockKind } from '@calvetta/core';
+import { CONTENTS, STOCK_FACTS, STOCK_KINDS, type StockKind } from '@calvetta/core';
+import { joiOf } from './shape.ts';
 import type { CupView, NewTin, NewTinInput, Pack, StockFactInput } from '../shelf.ts';
 
 const id = Joi.string()
@@ -15,7 +16,6 @@ const day = Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'day');
 const when = Joi.string().isoDate().required();
 /** A level may be nothing, never less. */
 const level = Joi.number().min(0).max(1_000_000).required();
-const poured = Joi.number().min(0).max(LARGEST_BATCH_ML).required();
 
 /** What is printed on a tin. */
 export const tinLabel = Joi.object<NewTin>({
@@ -74,36 +74,9 @@ export const cup = Joi.object<CupView, true>({
 });
 
 /** The body each kind of stock fact may carry. */
-export const STOCK_BODIES: Readonly<Record<StockKind, Joi.ObjectSchema>> = {
-  'tin-received': Joi.object({ tinId: id.required(), ml: level }),
-  'tin-opened': Joi.object({ tinId: id.required() }),
-  'tin-weighed': Joi.object({
-    tinId: id.required(),
-    ml: level,
-    by: Joi.valid('weighed', 'guessed').required(),
-  }),
-  'tin-binned': Joi.object({ tinId: id.required() }),
-  mixed: Joi.object({
-    mixId: id.required(),
-    sheetId: id.required(),
-    colour: label.allow(null).required(),
-    aTinId: id.required(),
-    bTinId: id.allow(null).required(),
-    thinnerTinId: id.allow(null).required(),
-    aMl: Joi.number().positive().max(LARGEST_BATCH_ML).required(),
-    bMl: poured,
-    thinnerMl: poured,
-    placeId: id.allow(null).required(),
-    note: Joi.string().trim().min(1).max(300),
-  }),
-  wasted: Joi.object({
-    mixId: id,
-    tinId: id,
-    ml: Joi.number().positive().max(1_000_000).required(),
-    why: Joi.valid(...WASTE_REASONS).required(),
-  }).xor('mixId', 'tinId'),
-  'stock-voided': Joi.object({ reason: Joi.string().trim().min(1).max(300) }),
-};
+export const STOCK_BODIES = Object.fromEntries(
+  Object.entries(STOCK_FACTS).map(([kind, { body }]) => [kind, joiOf(body)]),
+) as Readonly<Record<StockKind, Joi.Schema>>;
 
 /** One or many; bodies are checked by their kind. */
 export const stockFactsInput = Joi.object<{ facts: StockFactInput[] }, true>({

@@ -1,3 +1,4 @@
+import { PART_FACTS } from '@calvetta/core';
 import type {
   ActCode,
   BarePrep,
@@ -174,29 +175,10 @@ export const BINDER_WORDS: Readonly<Record<Binder, string>> = {
   wax: 'cavity wax',
 };
 
-export const FACT_WORDS: Readonly<Record<FactKind, string>> = {
-  stripped: 'Stripped',
-  pretreated: 'Pretreated',
-  degreased: 'Degreased',
-  wiped: 'Wiped down',
-  abraded: 'Abraded',
-  'cut-through': 'Cut through to metal',
-  contaminated: 'Contaminated',
-  wetted: 'Got wet',
-  coated: 'Coated',
-  turned: 'Turned over',
-  baked: 'Baked',
-  tested: 'Tested',
-  moved: 'Moved',
-  'film-read': 'Film readings',
-  'surface-read': 'Surface read',
-  inspected: 'Looked at bare',
-  'gate-accepted': 'Gate accepted',
-  surveyed: 'Surveyed',
-  'route-set': 'Route set',
-  noted: 'Noted',
-  voided: 'Voided',
-};
+/** What a kind of entry is called stands with the kind. */
+export const FACT_WORDS = Object.fromEntries(
+  Object.entries(PART_FACTS).map(([kind, { words }]) => [kind, words]),
+) as Readonly<Record<FactKind, string>>;
 
 /** Cautions shown where they bite; each defers to local codes and the maker's sheet. */
 export const CAUTION_WORDS: Readonly<Record<string, string>> = {

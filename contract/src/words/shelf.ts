@@ -1,3 +1,4 @@
+import { STOCK_FACTS } from '@calvetta/core';
 import type {
   AcceptanceRule,
   Applicator,
@@ -18,15 +19,9 @@ export const CONTENT_WORDS: Readonly<Record<Content, string>> = {
   hardener: 'hardener',
   thinner: 'thinner',
 };
-export const STOCK_WORDS: Readonly<Record<StockKind, string>> = {
-  'tin-received': 'Tin came in',
-  'tin-opened': 'Tin opened',
-  'tin-weighed': 'Tin weighed',
-  'tin-binned': 'Tin binned',
-  mixed: 'Mixed',
-  wasted: 'Wasted',
-  'stock-voided': 'Voided',
-};
+export const STOCK_WORDS = Object.fromEntries(
+  Object.entries(STOCK_FACTS).map(([kind, { words }]) => [kind, words]),
+) as Readonly<Record<StockKind, string>>;
 export const WASTE_WORDS: Readonly<Record<string, string>> = {
   'gone-off': 'gone off',
   spilt: 'spilt',

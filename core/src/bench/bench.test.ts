@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { hoursFromT0, sheet, span, steady, T0 } from '../test/build.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { PlannedCoat } from './face.ts';
-import { standingFacts, type Fact, type FactBodies, type FactKind } from './facts.ts';
+import { standingFacts, type Fact, type FactBodies, type FactKind } from '../facts/part.ts';
 import { HEADLINES } from './headline.ts';
 import { compareLoss, isInMotion, type Orderable } from './order.ts';
 import { leadMinutes } from '../work/minutes.ts';

@@ -26,7 +26,8 @@ import {
   type CureState,
   type FilmInput,
 } from './film.ts';
-import { lastOf, originMs, prepOf, type Face, type Fact } from './facts.ts';
+import { originMs } from '../facts/envelope.ts';
+import { lastOf, prepOf, type Face, type Fact } from '../facts/part.ts';
 import type { UntilTouch } from './air.ts';
 
 /** A coat the route still wants, in order. */

@@ -7,7 +7,8 @@ import { stageTable } from '../cure/tables.ts';
 import { minEdge, type Edge, type Film } from '../cure/windows.ts';
 import { judgeFilm } from '../film/judgeFilm.ts';
 import { measuredCoats, type MeasuredCoat } from '../film/measured.ts';
-import { originMs, type Fact, type FactOf, type TestKind } from './facts.ts';
+import { originMs } from '../facts/envelope.ts';
+import { type Fact, type FactOf, type TestKind } from '../facts/part.ts';
 
 /** Stages a passed test shows to be reached (docs/clocks.md 12): never max recoat, pot life, flash rust or service. */
 export const TEST_SHOWS: Readonly<Record<TestKind, readonly Stage[]>> = {

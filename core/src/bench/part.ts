@@ -14,7 +14,7 @@ import {
 } from './air.ts';
 import { nextAct, type NextAct } from './act.ts';
 import { deriveFace, plannedFor, type FaceState, type PlannedCoat } from './face.ts';
-import { standingFacts, type Face, type Fact } from './facts.ts';
+import { standingFacts, type Face, type Fact } from '../facts/part.ts';
 import { leadMinutes, redoHours } from '../work/minutes.ts';
 import { headlineOf, mayTakeCoat, moreUrgent, type Headline } from './headline.ts';
 

@@ -2,7 +2,7 @@ import type { MixClock } from '../cure/potLife.ts';
 import { windowRule } from '../cure/windows.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { NextAct } from './act.ts';
-import type { Face } from './facts.ts';
+import type { Face } from '../facts/part.ts';
 import type { Headline } from './headline.ts';
 
 /** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass (docs/decisions 4). */

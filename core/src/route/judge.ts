@@ -6,7 +6,7 @@ import { answerOf } from './answers.ts';
 import { surveysUnder } from './gates.ts';
 import type { RouteStep } from './route.ts';
 import type { ReasonData, Rule } from './rule.ts';
-import type { Seen } from './surface/walk.ts';
+import type { Seen } from './surface/seen.ts';
 import { viewOf, type RouteView } from './view.ts';
 
 /** A rule that spoke about a route. */

@@ -13,7 +13,8 @@ import {
 } from './route.ts';
 import { ACTS, actOf, standsBefore } from './surface/acts.ts';
 import type { Matter } from './surface/matter.ts';
-import { surfacesThrough, type Seen } from './surface/walk.ts';
+import type { Seen } from './surface/seen.ts';
+import { surfacesThrough } from './surface/walk.ts';
 import type { Unmet } from './surface/asks.ts';
 import type { Surface } from './surface/state.ts';
 

@@ -1,5 +1,4 @@
 export * from './tins.ts';
-export * from './stock.ts';
 export * from './ledger.ts';
 export * from './cover.ts';
 export * from './needs.ts';

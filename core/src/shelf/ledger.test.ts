@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom, type Random } from '../base/random.ts';
 import { imbalanceMl, ledgerOf, type CoatUse } from './ledger.ts';
-import { standingStock, type StockBodies, type StockFact, type StockKind } from './stock.ts';
+import { standingStock, type StockBodies, type StockFact, type StockKind } from '../facts/stock.ts';
 import { CONTENTS, type Tin } from './tins.ts';
 
 const tin = (tinId: string, content: Tin['content']): Tin => ({

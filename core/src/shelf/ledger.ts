@@ -1,4 +1,4 @@
-import type { StockFact, StockFactOf } from './stock.ts';
+import type { StockFact, StockFactOf } from '../facts/stock.ts';
 import { CONTENTS, type Content, type Tin } from './tins.ts';
 
 /** A standing coat that says which mix it came from and how much of it went through the tool. */

@@ -1,7 +1,8 @@
 import { DAY_MS, type Span } from '../base/time.ts';
 import { airAlong, type Residence } from '../bench/air.ts';
 import type { PlannedCoat } from '../bench/face.ts';
-import { FACES, ofKind, originMs, standingFacts, type Fact } from '../bench/facts.ts';
+import { originMs } from '../facts/envelope.ts';
+import { FACES, ofKind, standingFacts, type Fact } from '../facts/part.ts';
 import { derivePart, type PartState } from '../bench/part.ts';
 import { fitLag, type LagFit } from '../part/thermal/calibrate.ts';
 import { lagOf, type Lag } from '../part/thermal/lag.ts';

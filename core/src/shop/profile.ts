@@ -1,4 +1,4 @@
-import type { Fact } from '../bench/facts.ts';
+import type { Fact } from '../facts/part.ts';
 import type { Substrate } from '../part/substrate.ts';
 /** Depth of profile taken under the film, µm: by how the metal was last prepared (common practice, not measured). */
 export function profileUmOf(facts: readonly Fact[], substrate: Substrate): number {

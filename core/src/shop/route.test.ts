@@ -1,4 +1,4 @@
-import type { Fact, FactKind } from '../bench/facts.ts';
+import type { Fact, FactKind } from '../facts/part.ts';
 import { CATALOGUE_SHEETS } from '../products/catalogue/index.ts';
 import type { RouteStep } from '../route/route.ts';
 import { describe, expect, it } from '@jest/globals';

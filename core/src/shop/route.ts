@@ -1,5 +1,6 @@
 import type { PlannedCoat } from '../bench/face.ts';
-import { ofKind, originMs, type Fact, type FactOf } from '../bench/facts.ts';
+import { originMs } from '../facts/envelope.ts';
+import { ofKind, type Fact, type FactOf } from '../facts/part.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { RouteStepRow } from './state.ts';
 

@@ -1,5 +1,6 @@
 import { plannedFor, type PlannedCoat } from '../bench/face.ts';
-import { ofKind, originMs, standingFacts } from '../bench/facts.ts';
+import { originMs } from '../facts/envelope.ts';
+import { ofKind, standingFacts } from '../facts/part.ts';
 import { mixClock, type MixClock } from '../cure/potLife.ts';
 import { usualTool } from '../work/minutes.ts';
 import { coatPaint, filmMl } from '../work/paint.ts';
@@ -20,7 +21,7 @@ import {
   type ProductMix,
   type StockLine,
 } from '../shelf/needs.ts';
-import { standingStock } from '../shelf/stock.ts';
+import { standingStock } from '../facts/stock.ts';
 import {
   expiryOf,
   firstOut,

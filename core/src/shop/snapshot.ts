@@ -1,5 +1,5 @@
 import { DAY_MS, type Span } from '../base/time.ts';
-import { ofKind } from '../bench/facts.ts';
+import { ofKind } from '../facts/part.ts';
 import { predictedAtTest, type CoatState } from '../bench/film.ts';
 import { shopRate, type CalibrationPoint } from '../cure/calibration.ts';
 import { KEEP_DAYS, placeAir, type AirData, type PlaceAir } from './air.ts';

@@ -1,11 +1,11 @@
-import type { Fact } from '../bench/facts.ts';
+import type { Fact } from '../facts/part.ts';
 import type { CupShape } from '../mix/cup.ts';
 import type { Exposure } from '../part/thermal/lag.ts';
 import type { ShopMeans } from '../part/shopMeans.ts';
 import type { Substrate } from '../part/substrate.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { StepGate } from '../route/route.ts';
-import type { StockFact } from '../shelf/stock.ts';
+import type { StockFact } from '../facts/stock.ts';
 import type { Content, Tin } from '../shelf/tins.ts';
 import type { VolumeSystem } from '../units/quantity.ts';
 import type { Attendance } from './calendar.ts';

@@ -3,7 +3,7 @@ import type { Span } from '../../base/time.ts';
 import type { NextAct } from '../../bench/act.ts';
 import type { SurfaceBasis, UntilTouch } from '../../bench/air.ts';
 import { type BareState, plannedFor } from '../../bench/face.ts';
-import type { Face } from '../../bench/facts.ts';
+import type { Face } from '../../facts/part.ts';
 import type { CureState } from '../../bench/film.ts';
 import type { Headline } from '../../bench/headline.ts';
 import type { FaceResult, PartState } from '../../bench/part.ts';

@@ -1,6 +1,7 @@
 import { wettingPointOf } from '../../air/dewPoint.ts';
 import { airFiguresOf } from '../../air/gate.ts';
-import { type FactOf, ofKind, originMs, seenSinceStripped, standingFacts } from '../../bench/facts.ts';
+import { originMs } from '../../facts/envelope.ts';
+import { type FactOf, ofKind, seenSinceStripped, standingFacts } from '../../facts/part.ts';
 import type { FaceResult } from '../../bench/part.ts';
 import { filmMassKg } from '../../film/mass.ts';
 import { wholeSurvey } from '../../part/survey.ts';

@@ -3,7 +3,7 @@ import type { ReadingTrust } from '../../air/reading.ts';
 import type { NextAct } from '../../bench/act.ts';
 import type { SurfaceBasis } from '../../bench/air.ts';
 import type { BareState, FaceState } from '../../bench/face.ts';
-import type { Fact } from '../../bench/facts.ts';
+import type { Fact } from '../../facts/part.ts';
 import type { Headline } from '../../bench/headline.ts';
 import type { Key } from '../../cure/keyed.ts';
 import type { Edge, LaidInterval, WindowRule } from '../../cure/windows.ts';
@@ -11,7 +11,7 @@ import type { Survey } from '../../part/survey.ts';
 import type { SurfaceSource } from '../../part/thermal/track.ts';
 import type { StageTimes } from '../../products/curve.ts';
 import type { StepGate } from '../../route/route.ts';
-import type { Seen } from '../../route/surface/walk.ts';
+import type { Seen } from '../../route/surface/seen.ts';
 import type { PartCard } from './card.ts';
 import type { Moment } from './moment.ts';
 

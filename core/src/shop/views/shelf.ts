@@ -11,7 +11,7 @@ import {
   type ShoppingLine,
   type StockLine,
 } from '../../shelf/needs.ts';
-import { standingStock, type StockFact } from '../../shelf/stock.ts';
+import { standingStock, type StockFact } from '../../facts/stock.ts';
 import type { Content, Expiry, HardenerTrouble } from '../../shelf/tins.ts';
 import { newestSheet } from '../route.ts';
 import { productMix, productTraits, shelfNow, thinPctOf, type MixNow } from '../shelf.ts';

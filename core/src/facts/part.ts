@@ -1,0 +1,186 @@
+import {
+  above0,
+  id,
+  list,
+  named,
+  number,
+  object,
+  oneOf,
+  orNull,
+  text,
+  uuid,
+  whole,
+  yesNo,
+  type Fits,
+} from '../base/shape.ts';
+import type { BarePrep } from '../cure/bare.ts';
+import { ACCEPTANCE } from '../film/accept.ts';
+import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
+import { GAUGE_ZEROS, PROFILES } from '../film/readings.ts';
+import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
+import type { Survey } from '../part/survey.ts';
+import type { RouteStep } from '../route/route.ts';
+import { SEEN_PAINT, SEEN_RUST, SEEN_WATER, type Seen } from '../route/surface/seen.ts';
+import { kind, originMs, standing, type Envelope } from './envelope.ts';
+
+export const FACES = ['A', 'B'] as const;
+export type Face = (typeof FACES)[number];
+
+export const STRIP_METHODS = [
+  'blast',
+  'bead',
+  'wire-wheel',
+  'disc',
+  'scraper',
+  'chemical',
+  'bath',
+  'electrolysis',
+] as const;
+export type StripMethod = (typeof STRIP_METHODS)[number];
+export const PRETREATMENTS = ['phosphate', 'conversion'] as const;
+export const TESTS = ['tack', 'thumb-twist', 'thumbnail'] as const;
+export type TestKind = (typeof TESTS)[number];
+export const CONTAMINANTS = ['bare-hand', 'oil', 'dust', 'wax', 'other'] as const;
+
+/** What was looked at before the metal is hidden. */
+const seen = object({ rust: oneOf(SEEN_RUST), paint: oneOf(SEEN_PAINT), water: oneOf(SEEN_WATER) });
+const reason = text(300);
+const nothing = object({});
+const readUm = number(0, THICKEST_READING_UM);
+const limitUm = orNull(above0(THICKEST_READING_UM));
+
+/** Every kind of entry about a part. A new one is a line here, and what derives from it. */
+export const PART_FACTS = {
+  stripped: kind('Stripped', object({ method: oneOf(STRIP_METHODS) })),
+  pretreated: kind('Pretreated', object({ method: oneOf(PRETREATMENTS) }, { limitHours: number(0.5, 168) })),
+  degreased: kind('Degreased', nothing),
+  wiped: kind('Wiped down', nothing),
+  abraded: kind('Abraded', object({ how: oneOf(['dry', 'wet']) }, { gritP: whole(16, 5000) })),
+  'cut-through': kind('Cut through to metal', nothing),
+  contaminated: kind('Contaminated', object({ by: oneOf(CONTAMINANTS) })),
+  wetted: kind('Got wet', object({ by: oneOf(['rain', 'dew', 'wash', 'other']) })),
+  coated: kind(
+    'Coated',
+    object(
+      { sheetId: id('sheet'), dftUm: number(1, 2000) },
+      {
+        batch: text(40),
+        thinnerPct: number(0, 100),
+        tool: oneOf(['brush', 'roller', 'gun', 'aerosol']),
+        /** The coat this one covers: it cannot be earlier than that. */
+        over: uuid(),
+        reason,
+        /** The mix it came from and how much of that went through the tool, mL: its batch, thinner and age follow. */
+        mixId: id('mix'),
+        usedMl: above0(LARGEST_BATCH_ML),
+      },
+    ),
+  ),
+  turned: kind('Turned over', object({ faceUp: oneOf(FACES) })),
+  baked: kind('Baked', object({ tempC: number(40, 700), minutes: number(1, 6000) })),
+  tested: kind('Tested', object({ test: oneOf(TESTS), reached: yesNo() })),
+  moved: kind('Moved', object({ placeId: id('place') })),
+  'film-read': kind(
+    'Film readings',
+    object({
+      scope: oneOf(['system', 'coat']),
+      by: oneOf(['gauge', 'comb']),
+      readingsUm: list(readUm, 1, 2000),
+      perSpot: oneOf([1, 3]),
+      zero: oneOf(GAUGE_ZEROS),
+      profile: oneOf(PROFILES),
+      baseUm: orNull(readUm),
+      rule: oneOf(ACCEPTANCE),
+      nominalUm: above0(THICKEST_READING_UM),
+      minUm: limitUm,
+      maxUm: limitUm,
+    }),
+  ),
+  'surface-read': kind('Surface read', object({ surfaceC: number(-40, 120) })),
+  /** What the eye saw of the bare metal. It takes the place of what the acts should have done. */
+  inspected: kind('Looked at bare', object({ seen })),
+  'gate-accepted': kind('Gate accepted', object({ gate: text(40), reason })),
+  /** What was found of the part, whole: a later survey takes its place. */
+  surveyed: kind('Surveyed', object({ survey: named<Survey>('survey') })),
+  /** The route chosen, whole. `reason` where it was set against a rule. */
+  'route-set': kind(
+    'Route set',
+    object(
+      {
+        routeId: text(400),
+        origin: oneOf(['advised', 'edited', 'overridden']),
+        steps: list(named<RouteStep>('route-step'), 1, 160),
+      },
+      { reason },
+    ),
+  ),
+  noted: kind('Noted', object({ text: text(2000) })),
+  voided: kind('Voided', object({}, { reason }), { isVoiding: true }),
+} as const;
+
+/** What each kind says beyond who, when and where. */
+export type FactBodies = { [K in keyof typeof PART_FACTS]: Fits<(typeof PART_FACTS)[K]['body']> };
+export type FactKind = keyof FactBodies;
+
+export interface FactOf<K extends FactKind> extends Envelope<K, FactBodies[K]> {
+  readonly partId: string;
+  /** Null: the whole part. */
+  readonly face: Face | null;
+  /** End of the act (of the last wet pass, for a coat); null when it has no length. */
+  readonly endedAtMs: number | null;
+}
+export type Fact = { [K in FactKind]: FactOf<K> }[FactKind];
+
+/** Facts that stand: not superseded, not voiding; ordered by when they happened, then recorded, then id. */
+export const standingFacts = (facts: readonly Fact[]): Fact[] =>
+  standing(facts, (k) => PART_FACTS[k].isVoiding);
+
+export function isKind<K extends FactKind>(fact: Fact, kind: K): fact is Extract<Fact, { kind: K }> {
+  return fact.kind === kind;
+}
+
+/** The standing facts of one kind, in order. */
+export function ofKind<K extends FactKind>(facts: readonly Fact[], kind: K): Extract<Fact, { kind: K }>[] {
+  return facts.filter((f): f is Extract<Fact, { kind: K }> => f.kind === kind);
+}
+
+/** The last standing fact of one kind, at or after an instant. */
+export function lastOf<K extends FactKind>(
+  facts: readonly Fact[],
+  kind: K,
+  sinceMs = -Infinity,
+): Extract<Fact, { kind: K }> | null {
+  const found = ofKind(facts, kind);
+  const last = found[found.length - 1];
+  return last && originMs(last) >= sinceMs ? last : null;
+}
+
+/** How a stripping or pretreating act leaves the metal. */
+export function prepOf(fact: Fact): { readonly prep: BarePrep; readonly limitHours: number | null } | null {
+  switch (fact.kind) {
+    case 'stripped':
+      return { prep: stripPrep(fact.body.method), limitHours: null };
+    case 'pretreated':
+      return fact.body.method === 'phosphate'
+        ? { prep: 'phosphated', limitHours: null }
+        : { prep: 'conversion-coated', limitHours: fact.body.limitHours ?? null };
+    case 'cut-through':
+      return { prep: 'abraded', limitHours: null };
+    default:
+      return null;
+  }
+}
+
+function stripPrep(method: StripMethod): BarePrep {
+  if (method === 'blast' || method === 'bead') return 'blasted';
+  return method === 'chemical' || method === 'bath' || method === 'electrolysis'
+    ? 'chemically-stripped'
+    : 'abraded';
+}
+
+/** What the eye saw of the bare metal since it was last stripped; null: it has not been looked at. */
+export function seenSinceStripped(standing: readonly Fact[]): Seen | null {
+  const stripped = standing.findLastIndex((f) => f.kind === 'stripped');
+  const looks = ofKind(standing.slice(stripped + 1), 'inspected');
+  return looks[looks.length - 1]?.body.seen ?? null;
+}

@@ -1,0 +1,57 @@
+import { above0, id, number, object, oneOf, orNull, text, type Fits } from '../base/shape.ts';
+import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
+import { kind, standing, type Envelope } from './envelope.ts';
+
+export const WASTE_REASONS = ['gone-off', 'spilt', 'in-the-gun', 'cleaning', 'other'] as const;
+/** A level may be nothing, never less. */
+const level = number(0, 1_000_000);
+const poured = number(0, LARGEST_BATCH_ML);
+
+/** Every kind of entry about stock: stored once, never changed; a correction is an entry that supersedes. */
+export const STOCK_FACTS = {
+  'tin-received': kind('Tin came in', object({ tinId: id('tin'), ml: level })),
+  'tin-opened': kind('Tin opened', object({ tinId: id('tin') })),
+  /** What is in it now, weighed or guessed: the difference goes to the unexplained. */
+  'tin-weighed': kind(
+    'Tin weighed',
+    object({ tinId: id('tin'), ml: level, by: oneOf(['weighed', 'guessed']) }),
+  ),
+  'tin-binned': kind('Tin binned', object({ tinId: id('tin') })),
+  mixed: kind(
+    'Mixed',
+    object(
+      {
+        mixId: id(),
+        sheetId: id('sheet'),
+        colour: orNull(text(60)),
+        aTinId: id('tin'),
+        bTinId: orNull(id('tin')),
+        thinnerTinId: orNull(id('tin')),
+        aMl: above0(LARGEST_BATCH_ML),
+        bMl: poured,
+        thinnerMl: poured,
+        placeId: orNull(id('place')),
+      },
+      { note: text(300) },
+    ),
+  ),
+  /** From a cup or straight from a tin: spilt, gone off, left in the gun, used for cleaning. */
+  wasted: kind(
+    'Wasted',
+    object({ ml: above0(1_000_000), why: oneOf(WASTE_REASONS) }, { mixId: id('mix'), tinId: id('tin') }, [
+      'mixId',
+      'tinId',
+    ]),
+  ),
+  'stock-voided': kind('Voided', object({}, { reason: text(300) }), { isVoiding: true }),
+} as const;
+export type StockKind = keyof typeof STOCK_FACTS;
+export const STOCK_KINDS = Object.keys(STOCK_FACTS) as readonly StockKind[];
+export type StockBodies = { [K in StockKind]: Fits<(typeof STOCK_FACTS)[K]['body']> };
+
+export type StockFactOf<K extends StockKind> = Envelope<K, StockBodies[K]>;
+export type StockFact = { [K in StockKind]: StockFactOf<K> }[StockKind];
+
+/** Stock facts that stand, by when they happened, then recorded, then id. */
+export const standingStock = (facts: readonly StockFact[]): StockFact[] =>
+  standing(facts, (k) => STOCK_FACTS[k].isVoiding);
