@@ -64,4 +64,59 @@ describe('migrations', () => {
         ),
       ).rejects.toThrow(/check/);
     }));
+  const before5 = async (db: Database): Promise<void> => {
+    await migrate(db, readMigrations(MIGRATIONS).slice(0, 4));
+    await db.query(`
+      insert into workshop (workshop_id, name, zone, volume_system) values ('w', 'W', 'UTC', 'us');
+      insert into person (workshop_id, person_id, name) values ('w', 'ines', 'Ines');
+      insert into machine (workshop_id, machine_id, name, kind, seq) values ('w', 'm', 'M', 'loco', 1);
+      insert into assembly (workshop_id, assembly_id, machine_id, name, seq) values ('w', 'a', 'm', 'A', 1);
+      insert into part (workshop_id, part_id, assembly_id, name, substrate, faces, seq) values ('w', 'p', 'a', 'P', 'steel-plate', 1, 1);
+      insert into fact (workshop_id, fact_id, kind, part_id, happened_at, recorded_at, person_id, device_id, body) values
+        ('w', '0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', 'degreased', 'p', '2026-03-01T10:00Z', '2026-03-01T10:01Z', 'ines', 'd', '{}');
+      insert into stock_fact (workshop_id, fact_id, kind, happened_at, recorded_at, person_id, device_id, supersedes, body) values
+        ('w', '1b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', 'tin-opened', '2026-03-01T11:00Z', '2026-03-01T11:01Z', 'ines', 'd', null, '{"tinId":"t"}'),
+        ('w', '2b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', 'stock-voided', '2026-03-01T12:00Z', '2026-03-01T12:01Z', 'ines', 'd', '1b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', '{}');`);
+  };
+  it('two ledgers become one: every entry with its time, its body and what it corrects', () =>
+    withDatabase(async (db) => {
+      await before5(db);
+      await migrate(db, readMigrations(MIGRATIONS));
+      const { rows } = await db.query<Record<string, unknown>>(
+        "select left(fact_id::text, 1) as id, subject, kind, part_id, to_char(happened_at at time zone 'UTC', 'HH24:MI') as at, left(supersedes::text, 1) as over, body, time_known from fact order by seq",
+      );
+      const entry = (id: string, subject: string, kind: string, at: string, more: object) => ({
+        id,
+        subject,
+        kind,
+        at,
+        part_id: null,
+        over: null,
+        body: {},
+        time_known: true,
+        ...more,
+      });
+      expect(rows).toEqual([
+        entry('0', 'part', 'degreased', '10:00', { part_id: 'p' }),
+        entry('1', 'stock', 'tin-opened', '11:00', { body: { tinId: 't' } }),
+        entry('2', 'stock', 'stock-voided', '12:00', { over: '1' }),
+      ]);
+      await expect(db.query("update fact set kind = 'wiped'")).rejects.toThrow(/never changed/);
+      await expect(
+        db.query(
+          "insert into fact (workshop_id, fact_id, subject, kind, part_id, happened_at, recorded_at, person_id, device_id, body) values ('w', gen_random_uuid(), 'stock', 'mixed', 'p', now(), now(), 'ines', 'd', '{}')",
+        ),
+      ).rejects.toThrow(/check/);
+    }));
+  it('an id that stands in both ledgers stops it, is named, and nothing is changed', () =>
+    withDatabase(async (db) => {
+      await before5(db);
+      await db.query(
+        `insert into stock_fact (workshop_id, fact_id, kind, happened_at, recorded_at, person_id, device_id, body)
+         values ('w', '0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', 'tin-opened', now(), now(), 'ines', 'd', '{"tinId":"t"}')`,
+      );
+      await expect(migrate(db, readMigrations(MIGRATIONS))).rejects.toThrow(/0b0e7c1a-5d0f-4a54/);
+      const { rows } = await db.query<{ n: number }>('select count(*)::int as n from stock_fact');
+      expect(rows[0]!.n).toBe(3);
+    }));
 });

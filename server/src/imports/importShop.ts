@@ -1,12 +1,18 @@
-import { type ShopFact, type ShopFile, type ShopPart, type StockFactInput } from '@calvetta/contract';
+import {
+  type ShopFact,
+  type ShopFile,
+  type ShopPart,
+  type ShopStockFact,
+} from '@calvetta/contract';
 import { problemsOf, shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
-import { checkShape } from '../facts/facts.service.ts';
-import { insertCup, insertStock, insertTin, putPack } from '../shelf/shelf.sql.ts';
-import { checkShape as checkStock } from '../shelf/stock.service.ts';
+import { entryOf } from '../facts/facts.service.ts';
+import { checkEntry } from '../ledger/ledger.ts';
+import { insertEntry } from '../ledger/ledger.sql.ts';
+import { insertCup, insertTin, putPack } from '../shelf/shelf.sql.ts';
+import { stockEntryOf } from '../shelf/stock.service.ts';
 import { insertTemplate } from '../templates/templates.sql.ts';
-import { insertFact } from '../facts/facts.sql.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { write } from '../write.ts';
 import { sha256 } from '../readings/readings.routes.ts';
@@ -43,8 +49,8 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
 
 /** Stores a whole shop in one transaction: all of it, or nothing. Refuses to write over a workshop that exists. */
 export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
-  for (const f of file.facts) checkShape(asInput(f), deps.nowMs());
-  for (const f of file.stockFacts ?? []) checkStock({ ...f, deviceId: 'import' }, deps.nowMs());
+  for (const f of file.facts) checkEntry(entryOf(asInput(f)), deps.nowMs());
+  for (const f of file.stockFacts ?? []) checkEntry(stockAsInput(f), deps.nowMs());
   const store = async (tx: Db): Promise<{ parts: number; facts: number }> => {
     const id = file.workshop.workshopId;
     const there = await tx.query('select 1 from workshop');
@@ -58,7 +64,8 @@ export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: n
       );
     }
     await insertStockFacts(tx, file);
-    for (const f of file.facts) await insertFact(tx, id, asInput(f), new Date(f.endedAt ?? f.happenedAt));
+    for (const f of file.facts)
+      await insertEntry(tx, id, entryOf(asInput(f)), new Date(f.endedAt ?? f.happenedAt));
     await insertShelf(tx, file);
     return {
       parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length,
@@ -73,8 +80,7 @@ async function insertStockFacts(tx: Db, file: ShopFile): Promise<void> {
   const id = file.workshop.workshopId;
   for (const t of file.tins ?? []) await insertTin(tx, id, t);
   for (const f of file.stockFacts ?? []) {
-    const sent = { ...f, deviceId: 'import' } as StockFactInput;
-    await insertStock(tx, id, sent, new Date(f.happenedAt));
+    await insertEntry(tx, id, stockAsInput(f), new Date(f.happenedAt));
   }
 }
 
@@ -84,6 +90,8 @@ async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
   for (const c of file.cups ?? []) await insertCup(tx, id, c);
   for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
 }
+
+const stockAsInput = (f: ShopStockFact) => stockEntryOf({ ...f, deviceId: 'import' });
 
 function asInput(f: ShopFact) {
   return { ...f, deviceId: 'import', evidence: null };

@@ -1,10 +1,10 @@
 import { groupBy, type Fact, type ShopRecord, type ShopState } from '@calvetta/core';
 import type { Db } from '../db/db.ts';
-import { listCups, listPacks, listStock, listTins } from '../shelf/shelf.sql.ts';
+import { listFacts, listStock } from '../ledger/ledger.sql.ts';
+import { listCups, listPacks, listTins } from '../shelf/shelf.sql.ts';
 import {
   findWorkshop,
   listAttendance,
-  listFacts,
   listMachines,
   listParts,
   listPeople,

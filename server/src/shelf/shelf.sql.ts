@@ -1,5 +1,4 @@
-import type { StockFact, StockKind } from '@calvetta/core';
-import type { CupView, NewTin, Pack, StockFactInput, TinRow } from '@calvetta/contract';
+import type { CupView, NewTin, Pack, TinRow } from '@calvetta/contract';
 import type { TinPatch } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 
@@ -99,71 +98,5 @@ export async function insertCup(db: Db, workshopId: string, c: CupView): Promise
 }
 export async function deleteCup(db: Db, workshopId: string, cupId: string): Promise<boolean> {
   const r = await db.query('delete from cup where workshop_id = $1 and cup_id = $2', [workshopId, cupId]);
-  return r.rowCount === 1;
-}
-
-interface StockRow {
-  readonly fact_id: string;
-  readonly kind: StockKind;
-  readonly happened_ms: number;
-  readonly recorded_ms: number;
-  readonly person_id: string;
-  readonly device_id: string;
-  readonly supersedes: string | null;
-  readonly body: unknown;
-}
-const STOCK_COLUMNS = `fact_id, kind, (extract(epoch from happened_at) * 1000)::float8 as happened_ms,
-  (extract(epoch from recorded_at) * 1000)::float8 as recorded_ms, person_id, device_id, supersedes, body`;
-
-/** The one place a row becomes a stock fact. Its body was checked by its kind's schema when it was stored. */
-const toStock = (r: StockRow): StockFact =>
-  ({
-    factId: r.fact_id,
-    kind: r.kind,
-    happenedAtMs: r.happened_ms,
-    recordedAtMs: r.recorded_ms,
-    personId: r.person_id,
-    deviceId: r.device_id,
-    supersedes: r.supersedes,
-    body: r.body,
-  }) as StockFact;
-
-export async function listStock(db: Db, workshopId: string): Promise<StockFact[]> {
-  const { rows } = await db.query<StockRow>(
-    `select ${STOCK_COLUMNS} from stock_fact where workshop_id = $1 order by happened_at, recorded_at`,
-    [workshopId],
-  );
-  return rows.map(toStock);
-}
-export async function findStock(db: Db, workshopId: string, factId: string): Promise<StockFact | null> {
-  const { rows } = await db.query<StockRow>(
-    `select ${STOCK_COLUMNS} from stock_fact where workshop_id = $1 and fact_id = $2`,
-    [workshopId, factId],
-  );
-  return rows[0] ? toStock(rows[0]) : null;
-}
-export async function findStockSuperseding(
-  db: Db,
-  workshopId: string,
-  factId: string,
-): Promise<StockFact | null> {
-  const { rows } = await db.query<StockRow>(
-    `select ${STOCK_COLUMNS} from stock_fact where workshop_id = $1 and supersedes = $2`,
-    [workshopId, factId],
-  );
-  return rows[0] ? toStock(rows[0]) : null;
-}
-/** Stores a stock fact once. False when the same id is already there. */
-export async function insertStock(
-  db: Db,
-  workshopId: string,
-  f: StockFactInput,
-  recordedAt: Date,
-): Promise<boolean> {
-  const r = await db.query(
-    `insert into stock_fact (workshop_id, fact_id, kind, happened_at, recorded_at, person_id, device_id, supersedes, body)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) on conflict (workshop_id, fact_id) do nothing`,
-    [workshopId, f.factId, f.kind, f.happenedAt, recordedAt, f.personId, f.deviceId, f.supersedes, f.body],
-  );
   return r.rowCount === 1;
 }

@@ -8,9 +8,6 @@ import {
   type Workshop,
   SMALL_SHOP,
   type Exposure,
-  type Face,
-  type Fact,
-  type FactKind,
   type Facility,
   type ProductSheet,
   type Schools,
@@ -163,50 +160,4 @@ export async function listRouteSteps(db: Db, workshopId: string): Promise<RouteS
     [workshopId],
   );
   return rows;
-}
-
-export interface FactRow {
-  readonly fact_id: string;
-  readonly kind: FactKind;
-  readonly part_id: string;
-  readonly face: Face | null;
-  readonly happened_ms: number;
-  readonly ended_ms: number | null;
-  readonly recorded_ms: number;
-  readonly person_id: string;
-  readonly device_id: string;
-  readonly supersedes: string | null;
-  readonly body: unknown;
-}
-export const FACT_COLUMNS = `fact_id, kind, part_id, face, (extract(epoch from happened_at) * 1000)::float8 as happened_ms,
-  (extract(epoch from ended_at) * 1000)::float8 as ended_ms, (extract(epoch from recorded_at) * 1000)::float8 as recorded_ms, person_id, device_id, supersedes, body`;
-
-/** The one place a fact row becomes a fact. Its body was checked by the kind's schema when it was stored. */
-export function toFact(r: FactRow): Fact {
-  return {
-    factId: r.fact_id,
-    kind: r.kind,
-    partId: r.part_id,
-    face: r.face,
-    happenedAtMs: r.happened_ms,
-    endedAtMs: r.ended_ms,
-    recordedAtMs: r.recorded_ms,
-    personId: r.person_id,
-    deviceId: r.device_id,
-    supersedes: r.supersedes,
-    body: r.body,
-  } as Fact;
-}
-
-/** Facts of all parts, or of some. */
-export async function listFacts(
-  db: Db,
-  workshopId: string,
-  partIds: readonly string[] | null = null,
-): Promise<Fact[]> {
-  const { rows } = await db.query<FactRow>(
-    `select ${FACT_COLUMNS} from fact where workshop_id = $1 and ($2::text[] is null or part_id = any($2)) order by happened_at, recorded_at`,
-    [workshopId, partIds],
-  );
-  return rows.map(toFact);
 }

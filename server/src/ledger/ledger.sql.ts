@@ -1,0 +1,167 @@
+import {
+  PART_FACTS,
+  type Face,
+  type Fact,
+  type FactKind,
+  type Ref,
+  type StockFact,
+  type StockKind,
+} from '@calvetta/core';
+import type { Db } from '../db/db.ts';
+
+export type EntryKind = FactKind | StockKind;
+/** An entry of the ledger as a client sends it, about a part or about stock. */
+export interface EntryInput {
+  readonly factId: string;
+  readonly kind: EntryKind;
+  readonly partId: string | null;
+  readonly face: Face | null;
+  readonly happenedAt: string;
+  readonly endedAt: string | null;
+  readonly personId: string;
+  readonly deviceId: string;
+  readonly supersedes: string | null;
+  readonly body: Readonly<Record<string, unknown>>;
+  readonly evidence: Readonly<Record<string, unknown>> | null;
+}
+/** An entry as stored. */
+export type Entry = Fact | StockFact;
+
+interface EntryRow {
+  readonly fact_id: string;
+  readonly kind: EntryKind;
+  readonly part_id: string | null;
+  readonly face: Face | null;
+  readonly happened_ms: number;
+  readonly ended_ms: number | null;
+  readonly recorded_ms: number;
+  readonly person_id: string;
+  readonly device_id: string;
+  readonly supersedes: string | null;
+  readonly body: unknown;
+}
+const COLUMNS = `fact_id, kind, part_id, face, (extract(epoch from happened_at) * 1000)::float8 as happened_ms,
+  (extract(epoch from ended_at) * 1000)::float8 as ended_ms, (extract(epoch from recorded_at) * 1000)::float8 as recorded_ms, person_id, device_id, supersedes, body`;
+
+/** The one place a row becomes an entry. Its body was checked by its kind's shape when it was stored. */
+function toEntry(r: EntryRow): Entry {
+  const about = r.part_id === null ? {} : { partId: r.part_id, face: r.face, endedAtMs: r.ended_ms };
+  return {
+    factId: r.fact_id,
+    kind: r.kind,
+    ...about,
+    happenedAtMs: r.happened_ms,
+    recordedAtMs: r.recorded_ms,
+    personId: r.person_id,
+    deviceId: r.device_id,
+    supersedes: r.supersedes,
+    body: r.body,
+  } as Entry;
+}
+
+/** Stores an entry once. False when the same id is already there. */
+export async function insertEntry(
+  db: Db,
+  workshopId: string,
+  e: EntryInput,
+  recordedAt: Date,
+): Promise<boolean> {
+  const r = await db.query(
+    `insert into fact (workshop_id, fact_id, subject, kind, part_id, face, happened_at, ended_at, recorded_at, person_id, device_id, supersedes, body, evidence)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) on conflict (workshop_id, fact_id) do nothing`,
+    [
+      workshopId,
+      e.factId,
+      e.kind in PART_FACTS ? 'part' : 'stock',
+      e.kind,
+      e.partId,
+      e.face,
+      e.happenedAt,
+      e.endedAt,
+      recordedAt,
+      e.personId,
+      e.deviceId,
+      e.supersedes,
+      e.body,
+      e.evidence,
+    ],
+  );
+  return r.rowCount === 1;
+}
+
+async function entries(db: Db, where: string, values: readonly unknown[]): Promise<Entry[]> {
+  const { rows } = await db.query<EntryRow>(
+    `select ${COLUMNS} from fact f where workshop_id = $1 and ${where}`,
+    values,
+  );
+  return rows.map(toEntry);
+}
+const STANDS =
+  'not exists (select 1 from fact s where s.workshop_id = f.workshop_id and s.supersedes = f.fact_id)';
+
+export async function findEntry(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
+  return (await entries(db, 'fact_id = $2', [workshopId, factId]))[0] ?? null;
+}
+/** The entry that corrected another, if any. */
+export async function findSuperseding(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
+  return (await entries(db, 'supersedes = $2', [workshopId, factId]))[0] ?? null;
+}
+/** Facts of all parts, or of some. */
+export async function listFacts(
+  db: Db,
+  workshopId: string,
+  partIds: readonly string[] | null = null,
+): Promise<Fact[]> {
+  const where = `subject = 'part' and ($2::text[] is null or part_id = any($2)) order by happened_at, recorded_at`;
+  return (await entries(db, where, [workshopId, partIds])) as Fact[];
+}
+export async function listStock(db: Db, workshopId: string): Promise<StockFact[]> {
+  const where = `subject = 'stock' order by happened_at, recorded_at`;
+  return (await entries(db, where, [workshopId])) as StockFact[];
+}
+/** Standing coats that say they cover this one. */
+export const findCoatsOver = (db: Db, workshopId: string, factId: string): Promise<Entry[]> =>
+  entries(db, `kind = 'coated' and body ->> 'over' = $2 and ${STANDS}`, [workshopId, factId]);
+/** Standing coats that came from a mix. */
+export const findCoatsFrom = async (db: Db, workshopId: string, mixId: string): Promise<Fact[]> =>
+  (await entries(db, `kind = 'coated' and body ->> 'mixId' = $2 and ${STANDS}`, [
+    workshopId,
+    mixId,
+  ])) as Fact[];
+
+/** When a mix was made by its standing entry, epoch ms, and of which product; null when there is none. */
+export async function findMixed(
+  db: Db,
+  workshopId: string,
+  mixId: string,
+): Promise<{ readonly atMs: number; readonly productId: string } | null> {
+  const { rows } = await db.query<{ atMs: number; productId: string }>(
+    `select (extract(epoch from f.happened_at) * 1000)::float8 as "atMs", s.product_id as "productId" from fact f
+     join sheet s on s.workshop_id = f.workshop_id and s.sheet_id = f.body ->> 'sheetId'
+     where f.workshop_id = $1 and f.kind = 'mixed' and f.body ->> 'mixId' = $2 and ${STANDS}`,
+    [workshopId, mixId],
+  );
+  return rows[0] ?? null;
+}
+
+/** The product a sheet is of; null when there is no such sheet. */
+export async function productOf(db: Db, workshopId: string, sheetId: string): Promise<string | null> {
+  const { rows } = await db.query<{ id: string }>(
+    'select product_id as id from sheet where workshop_id = $1 and sheet_id = $2',
+    [workshopId, sheetId],
+  );
+  return rows[0]?.id ?? null;
+}
+
+/** Where each thing that an entry may point at is found. */
+const FOUND: Readonly<Record<Ref, string>> = {
+  part: 'select 1 from part where workshop_id = $1 and part_id = $2',
+  place: 'select 1 from place where workshop_id = $1 and place_id = $2',
+  person: 'select 1 from person where workshop_id = $1 and person_id = $2',
+  sheet: 'select 1 from sheet where workshop_id = $1 and sheet_id = $2',
+  tin: 'select 1 from tin where workshop_id = $1 and tin_id = $2',
+  fact: 'select 1 from fact where workshop_id = $1 and fact_id::text = $2',
+  mix: `select 1 from fact where workshop_id = $1 and kind = 'mixed' and body ->> 'mixId' = $2`,
+};
+export const isThere = async (db: Db, workshopId: string, of: Ref, id: string): Promise<boolean> =>
+  (await db.query(FOUND[of], [workshopId, id])).rows.length > 0;
