@@ -26,7 +26,7 @@ const patient = { setupFilesAfterEnv: ['<rootDir>/scripts/jest-patience.mjs'] };
 export default {
   projects: [
     { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/src/**/*.test.ts'] },
-    { ...node, ...patient, displayName: 'server', testMatch: ['<rootDir>/server/src/**/*.test.ts'] },
+    { ...node, ...patient, displayName: 'server', testMatch: ['<rootDir>/{server/src,demo}/**/*.test.ts'] },
     {
       ...common,
       displayName: 'web',

@@ -4,6 +4,7 @@ export * from './base/failure.ts';
 export * from './base/assert.ts';
 export * from './base/random.ts';
 export * from './base/time.ts';
+export * from './base/zone.ts';
 export { pointersIn, type Fits, type Pointer, type Ref, type Shape as DataShape } from './base/shape.ts';
 export * from './units/factors.ts';
 export * from './units/quantity.ts';

@@ -1,9 +1,4 @@
-import {
-  type ShopFact,
-  type ShopFile,
-  type ShopPart,
-  type ShopStockFact,
-} from '@calvetta/contract';
+import { type ShopFact, type ShopFile, type ShopPart, type ShopStockFact } from '@calvetta/contract';
 import { problemsOf, shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';

@@ -1,5 +1,4 @@
-import { DateTime } from 'luxon';
-import { DAY_MS, esOverWaterHpa, HOUR_MS } from '@calvetta/core';
+import { DAY_MS, esOverWaterHpa, HOUR_MS, offsetMs } from '@calvetta/core';
 
 /**
  * Engineered weather of an invented tidal estuary, by local hour: damp until the anchor (the first start of the demo),
@@ -24,24 +23,45 @@ function wobble(ms: number, periodMs: number, phase: number): number {
   );
 }
 
+const offsets = new Map<string, number>();
+/** The zone's offset by the hour: asked for thousands of instants of the same few weeks. */
+function offsetAt(ms: number, zone: string): number {
+  const hourMs = Math.floor(ms / HOUR_MS) * HOUR_MS;
+  const key = `${zone} ${hourMs}`;
+  let offset = offsets.get(key);
+  if (offset === undefined) offsets.set(key, (offset = offsetMs(zone, hourMs)));
+  return offset;
+}
+
 /** 1 at 15:00, −1 at 03:00, by the shop's clock. */
 function dayShape(ms: number, zone: string): number {
-  const t = DateTime.fromMillis(ms, { zone });
-  return Math.cos(((t.hour + t.minute / 60 - 15) / 24) * 2 * Math.PI);
+  const local = ms + offsetAt(ms, zone);
+  const hours = (local - Math.floor(local / DAY_MS) * DAY_MS) / HOUR_MS;
+  return Math.cos(((hours - 15) / 24) * 2 * Math.PI);
 }
 
 function vapourOf(sample: AirSample): number {
   return (sample.rhPct / 100) * esOverWaterHpa(sample.airC);
 }
 
+/** How long before and after the anchor the day's own shape is flattened, and what it is at the anchor. */
+const FLAT_MS = 30 * HOUR_MS;
+const ANCHOR_SHAPE = 0.6;
+/** Mild damp air comes in over the hours before the anchor: heavy metal is still colder than thin. */
+const FRONT_K = 3;
+const FRONT_MS = 8 * HOUR_MS;
+
 export function outdoorAt(ms: number, weather: Weather): AirSample {
-  const shape = dayShape(ms, weather.zone);
-  const slow = wobble(ms, 3.3 * DAY_MS, 1);
+  // Towards the anchor the day flattens out: whoever starts the demo, at whatever hour, finds the same shop.
+  const swing = Math.min(1, Math.abs(ms - weather.anchorMs) / FLAT_MS);
+  const shape = swing * dayShape(ms, weather.zone) + (1 - swing) * ANCHOR_SHAPE;
+  const slow = swing * wobble(ms, 3.3 * DAY_MS, 1);
   // Damp turns to drying over the ten hours after the anchor.
   const dry = Math.min(1, Math.max(0, (ms - weather.anchorMs) / (10 * HOUR_MS)));
-  const airC = 6.2 + 1.6 * shape + 0.7 * slow + dry * (1 + 2.4 * shape);
+  const toCome = Math.min(1, Math.max(0, (weather.anchorMs - ms) / FRONT_MS));
+  const airC = 6.2 + 1.6 * shape + 0.7 * slow - FRONT_K * toCome + dry * (1 + 2.4 * shape);
   const rhPct = 90.5 - 2.5 * shape - dry * (12 + 17 * shape);
-  return { airC, rhPct: Math.min(98, Math.max(35, rhPct + 0.6 * wobble(ms, 5 * HOUR_MS, 2))) };
+  return { airC, rhPct: Math.min(98, Math.max(35, rhPct + 0.6 * swing * wobble(ms, 5 * HOUR_MS, 2))) };
 }
 
 /** Outdoor air as a building feels it: the mean of the last hours, later and flatter. */
