@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ShopFile } from '@calvetta/contract';
-import { startTestApp, type TestApp } from '../test/testApp.ts';
+import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 
 const whole = JSON.parse(
   readFileSync(join(import.meta.dirname, '..', '..', '..', 'demo', 'scenario', 'shop.json'), 'utf8'),
@@ -102,5 +102,32 @@ describe('what a leftover can still paint', () => {
     const accounts = async (a: TestApp) => (await a.call('GET', '/api/shelf')).body.accounts;
     expect(await accounts(other)).toEqual(await accounts(app));
     await other.close();
+  });
+  it('a write to one part reads what happened to that part, and nothing else of the shop', async () => {
+    await app.call('GET', '/api/bench');
+    const seen: { text: string; values: readonly unknown[] }[] = [];
+    const { db } = app;
+    const query = db.query.bind(db);
+    db.query = (text, values = []) => {
+      seen.push({ text, values });
+      return query(text, values);
+    };
+    try {
+      const fact = factInput('degreased', 'quarry.bunker', 0, {});
+      expect((await app.post('/api/facts', { facts: [fact] })).status).toBe(201);
+      const { facts } = (await app.call('GET', '/api/parts/quarry.bunker')).body;
+      expect(facts.map((f: { factId: string }) => f.factId)).toContain(fact.factId);
+      await app.call('GET', '/api/bench');
+      // Its own announcement comes back over the line as well; it makes nothing stale again.
+      await new Promise((done) => setTimeout(done, 300));
+      await app.call('GET', '/api/machines');
+    } finally {
+      db.query = query;
+    }
+    const reads = seen.filter((q) => q.text.trimStart().startsWith('select'));
+    const ofFacts = reads.filter((q) => / from fact /.test(q.text));
+    expect(ofFacts.map((q) => q.values.at(-1))).toEqual([['quarry.bunker']]);
+    for (const table of ['part p', 'sheet', 'tin', 'machine', 'person', 'route_step'])
+      expect(reads.filter((q) => q.text.includes(` from ${table} `))).toEqual([]);
   });
 });

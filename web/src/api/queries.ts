@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { LiveMessage } from '@calvetta/contract';
+import { DERIVED, KEYS } from './keys.ts';
 import { flushOutbox } from '../record/outbox.ts';
 import {
   getBench,
@@ -17,40 +18,41 @@ import {
 /** Derived answers are renewed at least this often; SSE renews them at once when something happened. */
 const RENEW_MS = 60_000;
 
-export const useShop = () => useQuery({ queryKey: ['shop'], queryFn: getShop, staleTime: 300_000 });
-export const useBench = () => useQuery({ queryKey: ['bench'], queryFn: getBench, refetchInterval: RENEW_MS });
+export const useShop = () => useQuery({ queryKey: KEYS.shop, queryFn: getShop, staleTime: 300_000 });
+export const useBench = () =>
+  useQuery({ queryKey: KEYS.bench, queryFn: getBench, refetchInterval: RENEW_MS });
 export const useMachines = () =>
-  useQuery({ queryKey: ['machines'], queryFn: getMachines, refetchInterval: RENEW_MS });
+  useQuery({ queryKey: KEYS.machines, queryFn: getMachines, refetchInterval: RENEW_MS });
 export const usePart = (partId: string | null) =>
   useQuery({
-    queryKey: ['part', partId],
+    queryKey: KEYS.part(partId),
     queryFn: () => getPart(partId!),
     enabled: partId !== null,
     refetchInterval: RENEW_MS,
   });
 export const usePlaceAir = (placeId: string | null) =>
   useQuery({
-    queryKey: ['air', placeId],
+    queryKey: KEYS.air(placeId),
     queryFn: () => getPlaceAir(placeId!),
     enabled: placeId !== null,
     refetchInterval: RENEW_MS,
   });
-export const useSheets = () => useQuery({ queryKey: ['sheets'], queryFn: getSheets, staleTime: 300_000 });
+export const useSheets = () => useQuery({ queryKey: KEYS.sheets, queryFn: getSheets, staleTime: 300_000 });
 
-export const useShelf = () => useQuery({ queryKey: ['shelf'], queryFn: getShelf, refetchInterval: RENEW_MS });
+export const useShelf = () =>
+  useQuery({ queryKey: KEYS.shelf, queryFn: getShelf, refetchInterval: RENEW_MS });
 export const useLeftover = (mixId: string) =>
   useQuery({
-    queryKey: ['leftover', mixId],
+    queryKey: KEYS.leftover(mixId),
     queryFn: () => getLeftover(mixId),
     refetchInterval: RENEW_MS,
   });
 export const useShopping = (scope: string) =>
-  useQuery({ queryKey: ['shopping', scope], queryFn: () => getShopping(scope) });
+  useQuery({ queryKey: KEYS.shopping(scope), queryFn: () => getShopping(scope) });
 
 /** Everything derived is asked for again. */
 export function refreshDerived(client: QueryClient): void {
-  for (const key of ['bench', 'machines', 'part', 'air', 'shelf', 'leftover', 'shopping'])
-    void client.invalidateQueries({ queryKey: [key] });
+  for (const key of DERIVED) void client.invalidateQueries({ queryKey: [key] });
 }
 
 /** Keeps the page in step with the shop: SSE says what changed, the outbox goes out whenever the line is back. */
@@ -70,7 +72,7 @@ export function useLive(): void {
     source.onmessage = (event: MessageEvent<string>) => {
       const message = JSON.parse(event.data) as LiveMessage;
       if (message.topic === 'import') return;
-      if (message.topic === 'entities') void client.invalidateQueries({ queryKey: ['shop'] });
+      if (message.topic === 'entities') void client.invalidateQueries({ queryKey: KEYS.shop });
       soon(message.topic === 'readings' || message.topic === 'forecast' ? 4000 : 30);
     };
     // What happened before the line was there, or while it was down, is asked for now.

@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { ImportJob } from '@calvetta/contract';
+import { KEYS } from '../api/keys.ts';
 import { Refused, getJob, importFile } from '../api/client.ts';
 import { refreshDerived, useShop } from '../api/queries.ts';
 import { Button } from '../ui/Button.tsx';
@@ -83,7 +84,7 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
 function JobProgress({ jobId, onClose }: { readonly jobId: string; readonly onClose: () => void }) {
   const client = useQueryClient();
   const job = useQuery({
-    queryKey: ['job', jobId],
+    queryKey: KEYS.job(jobId),
     queryFn: () => getJob(jobId),
     refetchInterval: (q) => (q.state.data?.state === 'running' || !q.state.data ? 300 : false),
   });

@@ -1,11 +1,9 @@
 import { useQueryClient } from '@tanstack/react-query';
+import { KEPT_LONG } from '../api/keys.ts';
 import { refreshDerived } from '../api/queries.ts';
 import { useNotices, type Notice } from '../state/notices.ts';
 import { record, type Outcome } from './outbox.ts';
 import type { Write } from './write.ts';
-
-/** Answers that are asked for seldom: only what changes them asks again. */
-const KEPT_LONG: readonly string[] = ['shop', 'sheets', 'templates'];
 
 /**
  * Sends a write and says what became of it: stored, or waiting on this device until the server answers. Everything that may
@@ -23,8 +21,8 @@ export function useSend(): (write: Write, said: string, action?: Notice['action'
       ...(isStored && action ? { action } : {}),
     });
     refreshDerived(client);
-    const [, first] = write.path.split('/');
-    if (first && KEPT_LONG.includes(first)) void client.invalidateQueries({ queryKey: [first] });
+    const first = write.path.split('/')[1];
+    for (const key of KEPT_LONG) if (key === first) void client.invalidateQueries({ queryKey: [key] });
     return outcome;
   };
 }

@@ -1,16 +1,6 @@
-import { Anvil, Beaker, BookOpenText, CloudDrizzle, Library, Settings2, TrainFront } from 'lucide-react';
 import { NavLink } from 'react-router';
+import { RAIL } from '../screens.ts';
 import { useOutbox } from '../record/outbox.ts';
-
-const PLACES = [
-  { to: '/', word: 'Bench', Icon: Anvil },
-  { to: '/machines', word: 'Machines', Icon: TrainFront },
-  { to: '/mix', word: 'Mix', Icon: Beaker },
-  { to: '/shelf', word: 'Shelf', Icon: Library },
-  { to: '/air', word: 'Air', Icon: CloudDrizzle },
-  { to: '/reference', word: 'Reference', Icon: BookOpenText },
-  { to: '/settings', word: 'Settings', Icon: Settings2 },
-] as const;
 
 /** The places, in the order of the work: a rail beside the screen, a bar under it on a phone. */
 export function Rail() {
@@ -21,7 +11,7 @@ export function Rail() {
       className="flex shrink-0 bg-slate text-slate-ink max-md:h-14 max-md:justify-around md:w-[76px] md:flex-col"
     >
       <span className="figure px-2 py-3 text-center text-[16px] max-md:hidden">Calvetta</span>
-      {PLACES.map(({ to, word, Icon }) => (
+      {RAIL.map(({ to, word, Icon }) => (
         <NavLink
           key={to}
           to={to}

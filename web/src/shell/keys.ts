@@ -1,18 +1,12 @@
 import { useEffect } from 'react';
 import { useNavigate } from 'react-router';
+import { RAIL } from '../screens.ts';
 import { useDialogs } from '../state/dialogs.ts';
 import { useFocusPart } from '../state/focusPart.ts';
 
 /** After `g`: where to. Letters of places still to come are kept free (docs/decisions 22). */
-export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> = {
-  b: { to: '/', word: 'Bench' },
-  m: { to: '/machines', word: 'Machines' },
-  x: { to: '/mix', word: 'Mix' },
-  s: { to: '/shelf', word: 'Shelf' },
-  a: { to: '/air', word: 'Air' },
-  r: { to: '/reference', word: 'Reference' },
-  e: { to: '/settings', word: 'Settings' },
-};
+export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> =
+  Object.fromEntries(RAIL.map(({ key, to, word }) => [key, { to, word }]));
 export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [
   ['/', 'find a part'],
   ['j  k', 'next, previous part'],

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Survey } from '@calvetta/core';
 import type { SurveyTemplate } from '@calvetta/contract';
+import { KEYS } from '../../api/keys.ts';
 import { getTemplates, Refused } from '../../api/client.ts';
 import { useSend } from '../../record/useSend.ts';
 import { templateGone, templateWrite, type Write } from '../../record/write.ts';
@@ -31,7 +32,7 @@ interface Props {
 export function Templates({ survey, onUse }: Props) {
   const send = useSend();
   const say = useNotices((s) => s.say);
-  const { data } = useQuery({ queryKey: ['templates'], queryFn: getTemplates });
+  const { data } = useQuery({ queryKey: KEYS.templates, queryFn: getTemplates });
   const [name, setName] = useState<string | null>(null);
   const [used, setUsed] = useState('');
   const templates = data?.templates ?? [];

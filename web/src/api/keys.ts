@@ -1,0 +1,19 @@
+/** Names under which answers are kept: the one list of them, so that what is asked and what is dropped never miss each other. */
+export const KEYS = {
+  shop: ['shop'],
+  bench: ['bench'],
+  machines: ['machines'],
+  part: (partId: string | null) => ['part', partId],
+  air: (placeId: string | null) => ['air', placeId],
+  sheets: ['sheets'],
+  templates: ['templates'],
+  shelf: ['shelf'],
+  leftover: (mixId: string) => ['leftover', mixId],
+  shopping: (scope: string) => ['shopping', scope],
+  job: (jobId: string | null) => ['job', jobId],
+} as const;
+
+/** Everything that is derived from facts, readings and stock. */
+export const DERIVED = ['bench', 'machines', 'part', 'air', 'shelf', 'leftover', 'shopping'] as const;
+/** Asked for seldom; dropped by the write that changes it. */
+export const KEPT_LONG = ['shop', 'sheets', 'templates'] as const;

@@ -1,0 +1,63 @@
+import {
+  Anvil,
+  Beaker,
+  BookOpenText,
+  CloudDrizzle,
+  Library,
+  Settings2,
+  TrainFront,
+  type LucideIcon,
+} from 'lucide-react';
+import { lazy, type ComponentType } from 'react';
+import { BenchPlace } from './places/bench/BenchPlace.tsx';
+
+/** A screen: where it is, what it is called, and the chunk that draws it. A new screen is a line here. */
+export interface Screen {
+  readonly path: string;
+  readonly View: ComponentType;
+  /** On the rail, with its letter after `g`; null: opened from another screen. */
+  readonly rail: { readonly word: string; readonly key: string; readonly Icon: LucideIcon } | null;
+}
+
+/** In the order of the work. The Bench comes with the page; every other screen when it is asked for. */
+export const SCREENS: readonly Screen[] = [
+  { path: '/', View: BenchPlace, rail: { word: 'Bench', key: 'b', Icon: Anvil } },
+  {
+    path: '/machines/:machineId?',
+    View: lazy(() => import('./places/machines/MachinesPlace.tsx')),
+    rail: { word: 'Machines', key: 'm', Icon: TrainFront },
+  },
+  { path: '/parts/:partId', View: lazy(() => import('./places/part/PartPlace.tsx')), rail: null },
+  { path: '/parts/:partId/route', View: lazy(() => import('./places/route/RoutePlace.tsx')), rail: null },
+  {
+    path: '/mix',
+    View: lazy(() => import('./places/mix/MixPlace.tsx')),
+    rail: { word: 'Mix', key: 'x', Icon: Beaker },
+  },
+  {
+    path: '/shelf',
+    View: lazy(() => import('./places/shelf/ShelfPlace.tsx')),
+    rail: { word: 'Shelf', key: 's', Icon: Library },
+  },
+  { path: '/shelf/labels', View: lazy(() => import('./places/shelf/LabelsPlace.tsx')), rail: null },
+  {
+    path: '/air/:placeId?',
+    View: lazy(() => import('./places/air/AirPlace.tsx')),
+    rail: { word: 'Air', key: 'a', Icon: CloudDrizzle },
+  },
+  {
+    path: '/reference',
+    View: lazy(() => import('./places/reference/ReferencePlace.tsx')),
+    rail: { word: 'Reference', key: 'r', Icon: BookOpenText },
+  },
+  {
+    path: '/settings',
+    View: lazy(() => import('./places/settings/SettingsPlace.tsx')),
+    rail: { word: 'Settings', key: 'e', Icon: Settings2 },
+  },
+];
+
+/** Where a screen is without what may follow. */
+const addressOf = (path: string): string => path.split('/:')[0]!;
+/** Screens on the rail, with their addresses. */
+export const RAIL = SCREENS.flatMap(({ path, rail }) => (rail ? [{ to: addressOf(path), ...rail }] : []));
