@@ -1,4 +1,4 @@
-import express, { type Express } from 'express';
+import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import { benchRoutes } from './bench/bench.routes.ts';
 import type { Deps } from './deps.ts';
@@ -11,6 +11,19 @@ import { readingsRoutes } from './readings/readings.routes.ts';
 import { shelfRoutes } from './shelf/shelf.routes.ts';
 import { templatesRoutes } from './templates/templates.routes.ts';
 import { shopRoutes } from './shop/shop.routes.ts';
+
+/** Every subject's doors, but imports, which take larger bodies. */
+export const routersOf = (deps: Deps): Router[] =>
+  [
+    shopRoutes,
+    benchRoutes,
+    partsRoutes,
+    placesRoutes,
+    readingsRoutes,
+    factsRoutes,
+    templatesRoutes,
+    shelfRoutes,
+  ].map((routes) => routes(deps));
 
 /** The application as a value: everything it needs comes in as `deps`. `webFolder` holds the built page, or null for none. */
 export function createApp(deps: Deps, webFolder: string | null): Express {
@@ -31,17 +44,7 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   );
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }));
-  for (const routes of [
-    shopRoutes,
-    benchRoutes,
-    partsRoutes,
-    placesRoutes,
-    readingsRoutes,
-    factsRoutes,
-    templatesRoutes,
-    shelfRoutes,
-  ])
-    app.use('/api', routes(deps));
+  for (const router of routersOf(deps)) app.use('/api', router);
   app.use('/api', (req) => {
     throw new AppError('not-found', { what: 'route', path: req.path });
   });

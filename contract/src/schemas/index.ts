@@ -7,3 +7,5 @@ export * from './check.ts';
 export * from './route.ts';
 export * from './sheetSchema.ts';
 export { joiOf, jsonSchemaOf } from './shape.ts';
+export { openApi } from './openapi.ts';
+export { API_ROUTES, type ApiRoute } from './routes.ts';

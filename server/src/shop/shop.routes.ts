@@ -4,7 +4,7 @@ import { fitCurve, newestSheet, withActivation, type MeansInfo, type ProductShee
 import type { SheetsResponse, ShopInfo } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
-import { meansPatch, productSheet, SHEET_JSON_SCHEMA } from '@calvetta/contract/schemas';
+import { meansPatch, openApi, productSheet, SHEET_JSON_SCHEMA } from '@calvetta/contract/schemas';
 import { valid } from '../http/validate.ts';
 import type { Db } from '../db/db.ts';
 import { write } from '../write.ts';
@@ -37,6 +37,9 @@ export function shopRoutes(deps: Deps): Router {
   });
   router.get('/schemas/sheet.json', (_req, res) => {
     res.json(SHEET_JSON_SCHEMA);
+  });
+  router.get('/openapi.json', (_req, res) => {
+    res.json(openApi());
   });
   router.get('/sheets/:sheetId', async (req, res) => {
     const sheet = (await needShop(deps)).sheets.get(req.params.sheetId);

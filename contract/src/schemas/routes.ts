@@ -1,0 +1,101 @@
+import Joi from 'joi';
+import { factsInput } from './facts.ts';
+import { partPatch } from './entities.ts';
+import { forecastHourInput, handReadingInput, readingsInput } from './readings.ts';
+import { meansPatch, newParts, surveyTemplate } from './route.ts';
+import { productSheet, shopFile } from './shop.ts';
+import { cup, newTin, pack, stockFactsInput, tinPatch } from './shelf.ts';
+
+/** One door of the API. */
+export interface ApiRoute {
+  readonly method: 'get' | 'post' | 'patch' | 'delete';
+  /** Below `/api`, with `:name` for what is filled in. */
+  readonly path: string;
+  /** What it is for, in a line. */
+  readonly says: string;
+  /** What must be sent, as JSON. */
+  readonly body?: Joi.Schema;
+  /** A file may be sent in its place. */
+  readonly csv?: true;
+  readonly query?: readonly string[];
+  /** What comes back, where that is not JSON. */
+  readonly answers?: 'text/csv' | 'text/event-stream';
+}
+
+const get = (path: string, says: string, over: Partial<ApiRoute> = {}): ApiRoute => ({
+  method: 'get',
+  path,
+  says,
+  ...over,
+});
+const send = (
+  method: 'post' | 'patch',
+  path: string,
+  says: string,
+  body: Joi.Schema,
+  over: Partial<ApiRoute> = {},
+): ApiRoute => ({ method, path, says, body, ...over });
+const drop = (path: string, says: string): ApiRoute => ({ method: 'delete', path, says });
+
+/** Every door there is: the description of the API is made from it, and a test holds it against what the server opens. */
+export const API_ROUTES: readonly ApiRoute[] = [
+  get('/shop', 'The workshop: its people, places, equipment and house practice'),
+  send('patch', '/shop/means', 'Equipment and house practice, by version', meansPatch),
+  get('/sheets', 'All product sheets'),
+  get('/sheets/:sheetId', 'One product sheet, as a file'),
+  send('post', '/sheets', 'Takes a sheet in', productSheet),
+  get('/schemas/sheet.json', 'The format of a product sheet, as JSON Schema'),
+  get('/openapi.json', 'This description'),
+  get('/export', 'The whole shop as a file that can be imported again'),
+  get('/live', 'Says what changed, as it changes', { answers: 'text/event-stream' }),
+  get('/health', 'Whether the database answers'),
+  get('/ping', 'The barest answer there is, to measure others by'),
+  get('/bench', 'Parts in motion, what is lost first at the top'),
+  get('/machines', 'Machines with their assemblies, parts and progress'),
+  get('/source', 'All that is derived from, so that it can be derived without the server'),
+  get('/parts/:partId', 'A part: windows, route, history, working'),
+  send('patch', '/parts/:partId', 'What is known of a part, by version', partPatch),
+  send('post', '/machines/:machineId/parts', 'Many parts at once', newParts),
+  get('/places/:placeId/air', 'A place’s air, what fits in it, and what stands there', {
+    query: ['from', 'to', 'points'],
+  }),
+  send('post', '/readings', 'A probe’s readings, with its token', readingsInput, { query: ['probe'] }),
+  send(
+    'post',
+    '/places/:placeId/readings',
+    'A reading by hand',
+    handReadingInput.fork('placeId', (s) => s.optional()),
+  ),
+  send('post', '/facts', 'What happened to parts', factsInput),
+  send('post', '/stock-facts', 'What happened to stock', stockFactsInput),
+  get('/shelf', 'Tins, cups, needs and where the paint went'),
+  get('/mixes/:mixId/leftover', 'What else a cup can paint'),
+  get('/shopping', 'What to buy', { query: ['for'] }),
+  get('/shopping.csv', 'What to buy, for a spreadsheet', { query: ['for'], answers: 'text/csv' }),
+  get('/simulators/gauge.csv', 'What the simulated film gauge stores', {
+    query: ['part', 'n', 'unit'],
+    answers: 'text/csv',
+  }),
+  send('post', '/tins', 'A tin that came in', newTin),
+  send('patch', '/tins/:tinId', 'What is printed on a tin, by version', tinPatch),
+  send('post', '/packs', 'A pack a product is sold in', pack),
+  drop('/packs/:packId', 'A pack no longer sold'),
+  send('post', '/cups', 'A cup that was measured', cup),
+  drop('/cups/:cupId', 'A cup put away'),
+  get('/templates', 'Surveys kept under a name'),
+  send('post', '/templates', 'Keeps a survey under a name', surveyTemplate),
+  drop('/templates/:templateId', 'Takes a template off the list'),
+  get('/import/jobs/:jobId', 'How an import stands'),
+  send('post', '/import/readings', 'Readings of a place, as a file or as JSON', readingsInput, {
+    query: ['place', 'probe'],
+    csv: true,
+  }),
+  {
+    method: 'post',
+    path: '/import/forecast',
+    says: 'The outdoor forecast, hourly',
+    body: Joi.array().items(forecastHourInput),
+    csv: true,
+  },
+  send('post', '/import/shop', 'A whole shop, into an empty database', shopFile, { query: ['shift'] }),
+];
