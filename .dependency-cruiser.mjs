@@ -9,6 +9,19 @@ export default {
       to: { pathNot: '^core/src' },
     },
     {
+      name: 'shop-is-the-top-room',
+      comment: 'core/shop joins what the other rooms of core work out; none of them knows it.',
+      severity: 'error',
+      from: { path: '^core/src/(?!shop/|index\\.ts)', pathNot: '\\.(test|spec)\\.ts$|/test/' },
+      to: { path: '^core/src/shop/' },
+    },
+    {
+      name: 'product-never-imports-tests',
+      severity: 'error',
+      from: { pathNot: '\\.(test|spec)\\.tsx?$|/test/' },
+      to: { path: '\\.(test|spec)\\.tsx?$|/src/test/|/route/test/' },
+    },
+    {
       name: 'contract-knows-core-only',
       severity: 'error',
       from: { path: '^contract/src' },
