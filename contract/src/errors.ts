@@ -1,9 +1,4 @@
-/** The one error body. `details` depends on the code; `remedy` says what would be accepted. */
-export interface ErrorBody {
-  readonly code: ErrorCode;
-  readonly details: Record<string, unknown>;
-  readonly remedy: string;
-}
+import type { CoatRefusal, OpenQuestion, Reason } from '@calvetta/core';
 
 export const ERROR_CODES = [
   'invalid-input',
@@ -35,3 +30,70 @@ export interface FieldProblem {
   readonly got: unknown;
   readonly accepts: string;
 }
+
+/** Something of that kind is not here; `id` where it was asked for by one. */
+interface NotFound {
+  readonly what:
+    | 'workshop'
+    | 'machine'
+    | 'part'
+    | 'place'
+    | 'sheet'
+    | 'tin'
+    | 'pack'
+    | 'cup'
+    | 'mix'
+    | 'template'
+    | 'import'
+    | 'route';
+  readonly id?: string;
+  readonly path?: string;
+}
+/** What stands here and what was sent, so that a person can keep one or join them. */
+interface BothVersions {
+  readonly stored?: unknown;
+  readonly sent?: unknown;
+  readonly what?: 'workshop';
+  readonly id?: string;
+  /** The id that another entry has taken. */
+  readonly taken?: unknown;
+}
+interface NotYet {
+  readonly field: string;
+  readonly got: string;
+  readonly now: string;
+}
+/** What the rules have against a route. */
+interface RouteRefusal {
+  readonly refusals: readonly Reason[];
+  readonly open: readonly OpenQuestion[];
+}
+type Nothing = Readonly<Record<string, never>>;
+
+/** What each refusal says beside its code. */
+export interface ErrorData {
+  'invalid-input': { readonly problems: readonly FieldProblem[] };
+  'not-found': NotFound;
+  'version-conflict': BothVersions;
+  'fact-conflict': BothVersions;
+  'superseded-already': BothVersions;
+  'in-the-future': NotYet;
+  'before-covered': { readonly field: string; readonly got: string; readonly covered: string };
+  'no-product': { readonly problems: readonly FieldProblem[] };
+  'coat-refused': CoatRefusal;
+  'route-refused': RouteRefusal;
+  'route-unsafe': RouteRefusal;
+  'unknown-reference': { readonly fields: readonly string[]; readonly families?: readonly string[] };
+  'contradicts-later': { readonly later: readonly unknown[] };
+  'bad-token': { readonly probeId: string };
+  'rate-limited': { readonly probeId: string; readonly perSecond: number };
+  'too-large': { readonly maxBytes?: number };
+  'database-away': Nothing;
+  'import-unreadable': { readonly needs: readonly string[] };
+  internal: Nothing;
+}
+
+/** The one error body: what is wrong by code, with its data, and what would be accepted. */
+export type ErrorBody = {
+  [C in ErrorCode]: { readonly code: C; readonly details: ErrorData[C]; readonly remedy: string };
+}[ErrorCode];

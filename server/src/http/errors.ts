@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
-import type { ErrorBody, ErrorCode, FieldProblem } from '@calvetta/contract';
+import type { ErrorBody, ErrorCode, ErrorData, FieldProblem } from '@calvetta/contract';
 import { ERROR_REMEDIES } from '@calvetta/contract/words';
 import { isDatabaseAway } from '../db/db.ts';
 
@@ -26,11 +26,11 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   internal: 500,
 };
 
-/** A refusal with a code from the one catalogue. */
-export class AppError extends Error {
-  readonly code: ErrorCode;
-  readonly details: Record<string, unknown>;
-  constructor(code: ErrorCode, details: Record<string, unknown> = {}) {
+/** A refusal with a code from the one catalogue, and what belongs to it. */
+export class AppError<C extends ErrorCode = ErrorCode> extends Error {
+  readonly code: C;
+  readonly details: ErrorData[C];
+  constructor(code: C, details: ErrorData[C]) {
     super(code);
     this.code = code;
     this.details = details;
@@ -41,22 +41,22 @@ export function invalidInput(problems: readonly FieldProblem[]): AppError {
   return new AppError('invalid-input', { problems });
 }
 
-export function bodyOf(code: ErrorCode, details: Record<string, unknown> = {}): ErrorBody {
-  return { code, details, remedy: ERROR_REMEDIES[code] };
-}
+/** Code and data of one refusal belong together: both come from one `AppError` or stand side by side here. */
+const bodyOf = <C extends ErrorCode>(code: C, details: ErrorData[C]): ErrorBody =>
+  ({ code, details, remedy: ERROR_REMEDIES[code] }) as ErrorBody;
 
 /** Any thrown thing as the one error body. No stack trace leaves the server. */
 export function errorBody(error: unknown): ErrorBody {
   if (error instanceof AppError) return bodyOf(error.code, error.details);
-  if (isDatabaseAway(error)) return bodyOf('database-away');
+  if (isDatabaseAway(error)) return bodyOf('database-away', {});
   const type = error instanceof Error && 'type' in error ? String(error.type) : '';
-  if (type === 'entity.too.large') return bodyOf('too-large');
+  if (type === 'entity.too.large') return bodyOf('too-large', {});
   if (type.startsWith('entity.') || type === 'encoding.unsupported' || type === 'charset.unsupported') {
     return bodyOf('invalid-input', {
       problems: [{ field: '', code: 'json', got: null, accepts: 'a JSON body' }],
     });
   }
-  return bodyOf('internal');
+  return bodyOf('internal', {});
 }
 
 /** Mounted after all routes: before them Express never reaches it. */

@@ -97,7 +97,7 @@ export function shopRoutes(deps: Deps): Router {
         workshop: shop?.workshop.name ?? null,
       });
     } catch {
-      throw new AppError('database-away');
+      throw new AppError('database-away', {});
     }
   });
   /** The bare route that the bench of speed compares with. */

@@ -108,7 +108,7 @@ function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
       .then(onClose)
       .catch((e: unknown) => {
         if (e instanceof Refused && e.body.code === 'version-conflict')
-          setTheirs(e.body.details['stored'] as Stored);
+          setTheirs(e.body.details.stored as Stored);
         else
           setProblems({
             form: isRefusal(e) ? e.body.remedy : 'It could not be saved; it is still here. Try again.',

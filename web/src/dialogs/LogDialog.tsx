@@ -110,8 +110,8 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
       .finally(() => setBusy(false));
   };
   const submit: SubmitBody = (body, evidence) => send(kind, body, evidence);
-  const stored =
-    error?.body.code === 'superseded-already' ? (error.body.details['stored'] as FactView) : null;
+  const both = error?.body.code === 'superseded-already' ? error.body.details : null;
+  const stored = both && (both.stored as FactView);
   const common = { part, face, error, isBusy, submit, ...(correct ? { correct } : {}) };
   const whoAndWhen = (
     <>
@@ -134,7 +134,7 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
       {stored ? (
         <BothVersions
           theirs={stored}
-          mine={(error?.body.details['sent'] as { body: Record<string, unknown> }).body}
+          mine={(both.sent as { body: Record<string, unknown> }).body}
           onTheirs={onClose}
           onMine={() => {
             setSupersedes(stored.factId);

@@ -1,3 +1,4 @@
+import type { ErrorBody } from '@calvetta/contract';
 import { describe, expect, it } from '@jest/globals';
 import { Refused } from '../api/client.ts';
 import { parseQuantity } from '@calvetta/core';
@@ -32,7 +33,7 @@ describe('why the server refused', () => {
   const refusal = (
     details: Record<string, unknown>,
     code: 'coat-refused' | 'in-the-future' = 'coat-refused',
-  ) => new Refused(422, { code, details, remedy: 'Give a time that has passed.' });
+  ) => new Refused(422, { code, details, remedy: 'Give a time that has passed.' } as ErrorBody);
   it('a lift band is named, with the next act', () =>
     expect(refusalWords(refusal({ why: 'lift', act: { code: 'wait-out-lift' } }))).toBe(
       'Refused: the face is lift band. Next act: wait. If it was done all the same, say why and it is recorded so.',

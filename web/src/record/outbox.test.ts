@@ -1,4 +1,5 @@
 import { beforeEach, describe, expect, it } from '@jest/globals';
+import type { ErrorBody } from '@calvetta/contract';
 import { Away, Refused } from '../api/client.ts';
 import { Sender, useOutbox } from './outbox.ts';
 import { memoryStore } from './store.ts';
@@ -9,7 +10,7 @@ const reading = (airC: number): Write =>
 const no = (
   code: 'version-conflict' | 'not-found' | 'invalid-input',
   details: Record<string, unknown> = {},
-) => new Refused(409, { code, details, remedy: 'Say it again.' });
+) => new Refused(409, { code, details, remedy: 'Say it again.' } as ErrorBody);
 
 /** A line that can be cut, and what arrived over it. */
 function line() {

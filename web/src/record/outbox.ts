@@ -112,7 +112,7 @@ function alone<T>(work: () => Promise<T>): Promise<T> {
 function isThereAlready(write: Write, { body: error }: Refused): boolean {
   if (write.method === 'DELETE') return error.code === 'not-found';
   if (write.method !== 'PATCH' || error.code !== 'version-conflict') return false;
-  const stored = error.details['stored'] as Readonly<Record<string, unknown>> | undefined;
+  const stored = error.details.stored as Readonly<Record<string, unknown>> | undefined;
   const asked = Object.entries(write.body as object).filter(([k]) => k !== 'version');
   return (
     stored !== undefined &&

@@ -10,8 +10,8 @@ import {
   TOPIC_WORDS,
   WORKINGS,
 } from '@calvetta/contract/words';
-import type { FieldProblem } from '@calvetta/contract';
 import { Refused } from '../../api/client.ts';
+import { problemsOf } from '../../dialogs/refusal.ts';
 import { useSend } from '../../record/useSend.ts';
 import { sheetWrite } from '../../record/write.ts';
 import { useSheets } from '../../api/queries.ts';
@@ -177,7 +177,7 @@ function SheetIn() {
     } catch (e) {
       if (!(e instanceof Refused)) setProblem('This is no JSON file.');
       else {
-        const problems = (e.body.details['problems'] ?? []) as FieldProblem[];
+        const problems = problemsOf(e);
         setProblem(problems.map((p) => `${p.field}: accepted: ${p.accepts}`).join(' · ') || e.body.remedy);
       }
     }

@@ -4,6 +4,7 @@ import type { Survey } from '@calvetta/core';
 import type { SurveyTemplate } from '@calvetta/contract';
 import { KEYS } from '../../api/keys.ts';
 import { getTemplates, Refused } from '../../api/client.ts';
+import { problemsOf } from '../../dialogs/refusal.ts';
 import { useSend } from '../../record/useSend.ts';
 import { templateGone, templateWrite, type Write } from '../../record/write.ts';
 import { useNotices } from '../../state/notices.ts';
@@ -109,7 +110,6 @@ export function Templates({ survey, onUse }: Props) {
 }
 
 function problemOf(e: Refused): string {
-  const problems = e.body.details['problems'];
-  const first = Array.isArray(problems) ? (problems[0] as { accepts?: string } | undefined) : undefined;
-  return first?.accepts === undefined ? e.body.remedy : `Not kept: it needs ${first.accepts}.`;
+  const first = problemsOf(e)[0];
+  return first ? `Not kept: it needs ${first.accepts}.` : e.body.remedy;
 }

@@ -33,7 +33,7 @@ export function LabelDialog({ tin, onClose }: Props) {
   const [version, setVersion] = useState(tin.version);
   const [v, setV] = useState(() => valuesOf(tin));
   const [error, setError] = useState<Refused | null>(null);
-  const theirs = error?.body.code === 'version-conflict' ? (error.body.details['stored'] as TinRow) : null;
+  const theirs = error?.body.code === 'version-conflict' ? (error.body.details.stored as TinRow) : null;
   const price = numberOrNull(v.price);
   const store = (): void =>
     void send(
