@@ -30,10 +30,8 @@ describe('why a typed value will not do', () => {
 });
 
 describe('why the server refused', () => {
-  const refusal = (
-    details: Record<string, unknown>,
-    code: 'coat-refused' | 'in-the-future' = 'coat-refused',
-  ) => new Refused(422, { code, details, remedy: 'Give a time that has passed.' } as ErrorBody);
+  const refusal = (details: Record<string, unknown>, code: ErrorBody['code'] = 'coat-refused') =>
+    new Refused(422, { code, details, remedy: 'Give a time that has passed.' } as ErrorBody);
   it('a lift band is named, with the next act', () =>
     expect(refusalWords(refusal({ why: 'lift', act: { code: 'wait-out-lift' } }))).toBe(
       'Refused: the face is lift band. Next act: wait. If it was done all the same, say why and it is recorded so.',
@@ -43,9 +41,10 @@ describe('why the server refused', () => {
   it('any other refusal gives its remedy', () =>
     expect(refusalWords(refusal({}, 'in-the-future'))).toBe('Give a time that has passed.'));
   it('finds the problem of one field', () => {
-    const e = refusal({
-      problems: [{ field: 'body.dftUm', code: 'number.max', got: 5000, accepts: 'at most 2000' }],
-    });
+    const e = refusal(
+      { problems: [{ field: 'body.dftUm', code: 'number.max', got: 5000, accepts: 'at most 2000' }] },
+      'invalid-input',
+    );
     expect(problemAt(e, 'body.dftUm')).toBe('5000 will not do: at most 2000');
     expect(problemAt(e, 'body.sheetId')).toBeNull();
   });
