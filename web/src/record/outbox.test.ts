@@ -90,6 +90,24 @@ describe('every write of a page', () => {
     };
     expect(await l.sender.record(packGone('p'))).toMatchObject({ kind: 'stored' });
   });
+  it('a fault of the server keeps what had waited, and does not hold up what stands behind it', async () => {
+    const l = line();
+    l.state.isCut = true;
+    const [first, second] = [reading(12), reading(13)];
+    await l.sender.record(first);
+    await l.sender.record(second);
+    l.state.isCut = false;
+    l.state.answer = (w) => {
+      if (w.id === first.id) throw new Refused(500, { code: 'internal', details: {}, remedy: 'Our fault.' });
+      return null;
+    };
+    expect(await l.sender.flush()).toBe(1);
+    expect(l.arrived).toEqual([second]);
+    expect((await l.store.all()).map((w) => w.write.id)).toEqual([first.id]);
+    l.state.answer = () => null;
+    expect(await l.sender.flush()).toBe(1);
+    expect(await l.store.all()).toEqual([]);
+  });
   it('something that broke on the way here loses nothing', async () => {
     const l = line();
     l.state.answer = () => {

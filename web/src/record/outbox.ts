@@ -76,6 +76,8 @@ export class Sender {
           isAway = true;
           break;
         }
+        // A fault of the server's own is no clear no: what had waited goes on waiting, and lets the others past.
+        if (error.status >= 500 && !asker) continue;
         if (isThereAlready(write, error)) {
           stored += 1;
           asker?.done({ kind: 'stored', answer: null });
