@@ -1,21 +1,32 @@
-import type { CoatRefusal, Headline } from '@calvetta/core';
-import { ACT_WORDS, HEADLINE_WORDS, SHUT_REASON_WORDS } from './bench.ts';
+import type { CoatRefusal } from '@calvetta/core';
+import { ACT_WORDS, SHUT_REASON_WORDS } from './bench.ts';
 
 const ALL_THE_SAME = 'say why and it is recorded so.';
 
-/** Why a coat may not go on, in a sentence, and what would make it possible. */
+/** What each state means for the coat that was wanted, so that nobody needs to know our words for it. */
+const STATE_GLOSS: Readonly<Partial<Record<CoatRefusal['why'], string>>> = {
+  suspect: 'the film below cannot be trusted until it is tested',
+  out: 'the bare metal has stood too long',
+  refused: 'this product may not follow the one below',
+  unknown: 'its window is not known',
+  lift: 'it stands in its lift band: the new coat would lift the one below',
+  shut: 'the window is shut: the coat below is too hard to hold another',
+  early: 'it is too early: the coat below has not set',
+};
+
+/** Why a coat may not go on, and what would make it possible: after "Refused: ", or a sentence of its own. */
 export function coatRefusalWords(refusal: CoatRefusal): string {
   switch (refusal.why) {
     case 'held':
     case 'marginal':
-      return `The gates are not a clear pass. If it was done all the same, ${ALL_THE_SAME}`;
+      return `the gates are not a clear pass. If it was done all the same, ${ALL_THE_SAME}`;
     case 'mix-gone':
-      return `Refused: that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, ${ALL_THE_SAME}`;
+      return `that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, ${ALL_THE_SAME}`;
     case 'mix-unknown':
-      return `Refused: the pot life of that mix is not known here. Ask its sheet; if it was used all the same, ${ALL_THE_SAME}`;
+      return `the pot life of that mix is not known here. Ask its sheet; if it was used all the same, ${ALL_THE_SAME}`;
     default: {
-      const words = SHUT_REASON_WORDS[refusal.why] ?? HEADLINE_WORDS[refusal.why as Headline];
-      return `Refused: the face is ${words}. Next act: ${ACT_WORDS[refusal.act.code].toLowerCase()}. If it was done all the same, ${ALL_THE_SAME}`;
+      const words = STATE_GLOSS[refusal.why] ?? SHUT_REASON_WORDS[refusal.why] ?? refusal.why;
+      return `${words}. Next act: ${ACT_WORDS[refusal.act.code].toLowerCase()}. If it was done all the same, ${ALL_THE_SAME}`;
     }
   }
 }

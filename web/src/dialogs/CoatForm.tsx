@@ -136,7 +136,7 @@ export function CoatForm({ part, face, isNow, correct, error, isBusy, submit, ch
   return (
     <>
       {refusal && !error ? (
-        <p className="border-l-4 border-bad bg-ground p-3">{coatRefusalWords(refusal)}</p>
+        <p className="border-l-4 border-bad bg-ground p-3">{capital(coatRefusalWords(refusal))}</p>
       ) : null}
       {gates ? <Gates verdict={gates} /> : null}
       {sheet && sheet.cautions.length > 0 ? (
@@ -233,6 +233,8 @@ export function CoatForm({ part, face, isNow, correct, error, isBusy, submit, ch
     </>
   );
 }
+
+const capital = (s: string): string => s.charAt(0).toUpperCase() + s.slice(1);
 
 /** What a coat of this part usually takes from a cup, thinner in it, mL; no more than the cup holds. Empty without an area. */
 function usualUse(card: PartCard, sheet: ProductSheet, mix: MixView, faces: number, tool: Tool): string {

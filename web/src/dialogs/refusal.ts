@@ -20,4 +20,4 @@ export function problemAt(error: Refused | null, field: string): string | null {
 
 /** One sentence on why it was refused, and one on what would make it possible. */
 export const refusalWords = (error: Refused): string =>
-  error.body.code === 'coat-refused' ? coatRefusalWords(error.body.details) : error.body.remedy;
+  error.body.code === 'coat-refused' ? `Refused: ${coatRefusalWords(error.body.details)}` : error.body.remedy;

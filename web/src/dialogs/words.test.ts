@@ -34,7 +34,7 @@ describe('why the server refused', () => {
     new Refused(422, { code, details, remedy: 'Give a time that has passed.' } as ErrorBody);
   it('a lift band is named, with the next act', () =>
     expect(refusalWords(refusal({ why: 'lift', act: { code: 'wait-out-lift' } }))).toBe(
-      'Refused: the face is lift band. Next act: wait. If it was done all the same, say why and it is recorded so.',
+      'Refused: it stands in its lift band: the new coat would lift the one below. Next act: wait. If it was done all the same, say why and it is recorded so.',
     ));
   it('a gate that is no clear pass asks for the reason', () =>
     expect(refusalWords(refusal({ why: 'held' }))).toContain('not a clear pass'));
