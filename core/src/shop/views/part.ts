@@ -121,6 +121,10 @@ function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {
       ...f,
       isStanding: standing.has(f.factId),
       productName: f.kind === 'coated' ? (snapshot.shop.sheets.get(f.body.sheetId)?.name ?? null) : null,
+      placeName:
+        f.kind === 'moved'
+          ? (snapshot.shop.places.find((p) => p.placeId === f.body.placeId)?.name ?? null)
+          : null,
       mix: f.kind === 'coated' ? coatMix(snapshot, f) : null,
     }));
 }

@@ -69,6 +69,8 @@ export interface RouteStepView {
 export type FactView = Fact & {
   readonly isStanding: boolean;
   readonly productName: string | null;
+  /** Where it was moved to, by name. */
+  readonly placeName: string | null;
   /** Of a coat that names its mix: what follows from it. */
   readonly mix: {
     readonly batch: string | null;

@@ -97,7 +97,7 @@ function FactWords({ fact }: { readonly fact: FactView }) {
       case 'tested':
         return `${TEST_WORDS[fact.body.test]}: ${fact.body.reached ? 'passed' : 'not yet'}`;
       case 'moved':
-        return `to ${fact.body.placeId}`;
+        return `to ${fact.placeName ?? fact.body.placeId}`;
       case 'surface-read':
         return units.temp(fact.body.surfaceC);
       case 'baked':
