@@ -17,7 +17,11 @@ function bigShop(): ShopFile {
     partId: `part-${i}`,
     name: `Part ${i}`,
   }));
-  return { ...small, machines: [{ ...machine, assemblies: [{ ...machine.assemblies[0]!, parts }] }] };
+  return {
+    ...small,
+    facts: [],
+    machines: [{ ...machine, assemblies: [{ ...machine.assemblies[0]!, parts }] }],
+  };
 }
 
 /** A year and more of readings of three places, put in by one statement: the import is measured elsewhere. */

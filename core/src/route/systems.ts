@@ -143,14 +143,10 @@ export const wantsLevelling = (s: Survey): boolean =>
   ((s.finish === 'show' && s.pits !== 'none') || (s.finish === 'as-built' && s.pits === 'deep'));
 
 /** Fewer coats, from the last down, until the part's form can carry them: it is thin because it must be. */
-function capped(
-  layers: readonly LayerChoice[],
-  s: Survey,
-  families: ReadonlyMap<string, Family>,
-): LayerChoice[] {
+function capped(layers: LayerChoice[], s: Survey, families: ReadonlyMap<string, Family>): LayerChoice[] {
   const most = capUm(s);
-  const list = layers.map((l) => ({ ...l }));
-  if (most === null) return list;
+  if (most === null) return layers;
+  const list = [...layers];
   const um = (): number =>
     list.reduce((sum, l) => sum + l.coats * (l.dftUm ?? families.get(l.familyId)!.sheet.dftUm), 0);
   for (let i = list.length - 1; i >= 0 && um() > most; i--)

@@ -46,6 +46,7 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
 export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
   for (const f of file.facts) checkEntry(entryOf(asInput(f)), deps.nowMs());
   for (const f of file.stockFacts ?? []) checkEntry(stockAsInput(f), deps.nowMs());
+  checkPointers(file);
   const store = async (tx: Db): Promise<{ parts: number; facts: number }> => {
     const id = file.workshop.workshopId;
     const there = await tx.query('select 1 from workshop');
@@ -174,3 +175,31 @@ async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, s
     );
   }
 }
+
+/** Entries point at parts and people of the same file; what they point at beyond that is checked where they are stored. */
+function checkPointers(file: ShopFile): void {
+  const parts = new Set(
+    file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts.map((p) => p.partId))),
+  );
+  const people = new Set(file.people.map((p) => p.personId));
+  const problems = [
+    ...file.facts.flatMap((f, i) => [
+      ...(parts.has(f.partId) ? [] : [strange(`facts.${i}.partId`, f.partId, 'a part of this file')]),
+      ...(people.has(f.personId)
+        ? []
+        : [strange(`facts.${i}.personId`, f.personId, 'a person of this file')]),
+    ]),
+    ...(file.stockFacts ?? []).flatMap((f, i) =>
+      people.has(f.personId)
+        ? []
+        : [strange(`stockFacts.${i}.personId`, f.personId, 'a person of this file')],
+    ),
+  ];
+  if (problems.length > 0) throw invalidInput(problems.slice(0, 50));
+}
+const strange = (field: string, got: string, accepts: string) => ({
+  field,
+  code: 'unknown-reference',
+  got,
+  accepts,
+});

@@ -152,6 +152,27 @@ describe('other formats', () => {
       await other.close();
     }
   });
+  it('an entry that points at a part or a person the file does not have is named, and nothing is stored', async () => {
+    const file = smallShop();
+    const other = await startTestApp({ shop: null });
+    try {
+      const lost = {
+        ...file.facts[0]!,
+        factId: '0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11',
+        partId: 'nowhere',
+        personId: 'nobody',
+      };
+      const r = await other.post('/api/import/shop', { ...file, facts: [...file.facts, lost] });
+      expect(r.status).toBe(400);
+      expect(r.body.details.problems.map((p: { field: string; got: string }) => [p.field, p.got])).toEqual([
+        [`facts.${file.facts.length}.partId`, 'nowhere'],
+        [`facts.${file.facts.length}.personId`, 'nobody'],
+      ]);
+      expect((await other.call('GET', '/api/health')).body.workshop).toBeNull();
+    } finally {
+      await other.close();
+    }
+  });
   it('a shop file of the format before is read: what its surveys did not ask is not known', async () => {
     const now = smallShop();
     const since = [
