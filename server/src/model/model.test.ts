@@ -65,8 +65,16 @@ describe('the derived snapshot', () => {
 describe('what a leftover can still paint', () => {
   const ask = async (mixId: string) => (await app.call('GET', `/api/mixes/${mixId}/leftover`)).body;
   it('only parts of its product and colour whose area is known and fits, with why not for the others', async () => {
+    // Air that passes every gate: without it nothing may be coated, and the list would be empty.
+    for (const p of whole.places)
+      await app.post(`/api/places/${p.placeId}/readings`, {
+        at: new Date(app.clock.nowMs - 60_000).toISOString(),
+        airC: 18,
+        rhPct: 48,
+      });
     const l = await ask('mix-black');
     expect(l.leftMl).toBe(200);
+    expect(l.parts.length).toBeGreaterThan(0);
     expect(l.usedMl).toBeLessThanOrEqual(200);
     const machines = (await app.call('GET', '/api/machines')).body.machines;
     const cards = machines.flatMap((m: any) => m.assemblies.flatMap((a: any) => a.parts));
