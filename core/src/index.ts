@@ -54,7 +54,7 @@ export * from './work/paint.ts';
 export * from './work/transfer.ts';
 export * from './mix/index.ts';
 export * from './shelf/index.ts';
-export * from './facts/envelope.ts';
+export { originMs, type Envelope, type Kind } from './facts/envelope.ts';
 export * from './facts/part.ts';
 export * from './facts/stock.ts';
 export * from './bench/film.ts';

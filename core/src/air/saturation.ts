@@ -16,11 +16,6 @@ export function esOverWaterHpa(tempC: number): number {
   return saturationHpa(OVER_WATER, tempC);
 }
 
-/** Saturation vapour pressure over ice, hPa; for surfaces and frost points below 0 °C. */
-export function eiOverIceHpa(tempC: number): number {
-  return saturationHpa(OVER_ICE, tempC);
-}
-
 /** Inverse of the Magnus form: the temperature at which `vapourHpa` saturates. vapourHpa > 0. */
 export function saturationTempC(m: Magnus, vapourHpa: number): number {
   const g = Math.log(vapourHpa / m.e0Hpa);

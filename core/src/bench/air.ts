@@ -90,13 +90,14 @@ export function fitSpans(
   return mergeSpans(fit);
 }
 
-/** The complement of the fit spans inside a forecast's reach: drawn behind ribbons as "air unfit". */
+/** What is left of a span of the forecast when the fit is taken out: drawn behind ribbons as "air unfit". */
 export function unfitSpans(fit: readonly Span[], fromMs: number, toMs: number): Span[] {
   const out: Span[] = [];
   let cursorMs = fromMs;
   for (const f of fit) {
-    if (f.fromMs > cursorMs) out.push({ fromMs: cursorMs, toMs: f.fromMs });
-    cursorMs = f.toMs;
+    if (f.fromMs > cursorMs && cursorMs < toMs)
+      out.push({ fromMs: cursorMs, toMs: Math.min(f.fromMs, toMs) });
+    cursorMs = Math.max(cursorMs, f.toMs);
   }
   if (cursorMs < toMs) out.push({ fromMs: cursorMs, toMs });
   return out;

@@ -16,10 +16,6 @@ export interface Envelope<K extends string, B> {
   readonly body: B;
 }
 
-/** What entries are about. */
-export const SUBJECTS = ['part', 'stock'] as const;
-export type Subject = (typeof SUBJECTS)[number];
-
 /** All there is to a kind of entry: what it is called, and what its body holds and points at. */
 export interface Kind<B = unknown> {
   readonly words: string;

@@ -135,10 +135,6 @@ export type Fact = { [K in FactKind]: FactOf<K> }[FactKind];
 export const standingFacts = (facts: readonly Fact[]): Fact[] =>
   standing(facts, (k) => PART_FACTS[k].isVoiding);
 
-export function isKind<K extends FactKind>(fact: Fact, kind: K): fact is Extract<Fact, { kind: K }> {
-  return fact.kind === kind;
-}
-
 /** The standing facts of one kind, in order. */
 export function ofKind<K extends FactKind>(facts: readonly Fact[], kind: K): Extract<Fact, { kind: K }>[] {
   return facts.filter((f): f is Extract<Fact, { kind: K }> => f.kind === kind);

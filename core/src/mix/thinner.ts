@@ -49,5 +49,3 @@ export function thinnedViscosity(
     ]) ?? ok(Math.exp((1 - thinnerMassShare) * Math.log(paint) + thinnerMassShare * Math.log(thinner)))
   );
 }
-/** How far the rule of mixtures may be out, as a share. */
-export const VISCOSITY_SPREAD = 0.5;

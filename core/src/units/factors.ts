@@ -16,9 +16,6 @@ export const ZERO_C_IN_K = 273.15;
 export function kFromC(tempC: number): number {
   return tempC + ZERO_C_IN_K;
 }
-export function cFromF(tempF: number): number {
-  return ((tempF - 32) * 5) / 9;
-}
 export function fFromC(tempC: number): number {
   return (tempC * 9) / 5 + 32;
 }

@@ -1,4 +1,4 @@
-import type { Edge, RibbonSpan, Span } from '@calvetta/core';
+import { unfitSpans, type Edge, type RibbonSpan, type Span } from '@calvetta/core';
 import { SPAN_WORDS } from '@calvetta/contract/words';
 import { clampX, xOf, type TimeAxis } from './axis.ts';
 import { SPAN_FILL, SPAN_STROKE } from './ribbonLook.ts';
@@ -39,18 +39,6 @@ function faded(
   });
 }
 
-/** Spans of the forecast in which the air is unfit. */
-function unfit(fit: readonly Span[], fromMs: number, toMs: number): Span[] {
-  const out: Span[] = [];
-  let cursorMs = fromMs;
-  for (const f of fit) {
-    if (f.fromMs > cursorMs) out.push({ fromMs: cursorMs, toMs: Math.min(f.fromMs, toMs) });
-    cursorMs = Math.max(cursorMs, f.toMs);
-  }
-  if (cursorMs < toMs) out.push({ fromMs: cursorMs, toMs });
-  return out;
-}
-
 /** A whisker from the best to the worst case of an edge, with a tick at the nominal. */
 function Whisker({ edge, axis, y }: { readonly edge: Edge; readonly axis: TimeAxis; readonly y: number }) {
   const known = [edge.bestMs, edge.worstMs].filter((m) => m !== null);
@@ -83,7 +71,7 @@ export function WindowRibbon({
 }: Props) {
   const bar = Math.round(heightPx * (withWords ? 0.56 : 0.5));
   const top = Math.round((heightPx - bar) / 2) - 1;
-  const dots = fit === null ? [] : unfit(fit, nowMs, Math.min(forecastEndMs, axis.toMs));
+  const dots = fit === null ? [] : unfitSpans(fit, nowMs, Math.min(forecastEndMs, axis.toMs));
   return (
     <svg width={axis.widthPx} height={heightPx} role="img" aria-label={label} className="block">
       {nights.map((n) => (

@@ -103,24 +103,6 @@ export function firstEndingAfter(stretches: readonly Span[], atMs: number): numb
   return low;
 }
 
-/** The stretches between two instants, cut at both. */
-export function clipSurface(
-  stretches: readonly SurfaceStretch[],
-  fromMs: number,
-  toMs: number,
-): SurfaceStretch[] {
-  const out: SurfaceStretch[] = [];
-  for (
-    let i = firstEndingAfter(stretches, fromMs);
-    i < stretches.length && stretches[i]!.fromMs < toMs;
-    i++
-  ) {
-    const s = stretches[i]!;
-    out.push(sliceSurface(s, Math.max(s.fromMs, fromMs), Math.min(s.toMs, toMs)));
-  }
-  return out;
-}
-
 /** The surface and its air at one instant; null where the track knows nothing. */
 export function surfaceAt(stretches: readonly SurfaceStretch[], atMs: number) {
   const s =

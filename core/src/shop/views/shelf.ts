@@ -179,8 +179,6 @@ export function shelfResponse(snapshot: Snapshot): ShelfResponse {
   };
 }
 
-export const SCOPES = ['all', 'in-hand'] as const;
-
 /** What to buy: for everything, for the work in hand (about a month of evenings), or for one machine. */
 export function shopping(snapshot: Snapshot, scope: string): ShoppingResponse {
   const shelf = shelfNow(snapshot);
