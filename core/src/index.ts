@@ -71,6 +71,7 @@ export * from './route/view.ts';
 export * from './route/rule.ts';
 export * from './route/judge.ts';
 export * from './route/build.ts';
+export * from './route/coats.ts';
 export * from './route/exposure.ts';
 export * from './route/hours.ts';
 export * from './route/score.ts';

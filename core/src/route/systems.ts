@@ -2,7 +2,7 @@ import type { Survey } from '../part/survey.ts';
 import { metalOf } from '../products/traits.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { windowRule } from '../cure/windows.ts';
-import type { LayerChoice } from './build.ts';
+import type { LayerChoice } from './coats.ts';
 import { capUm } from './caps.ts';
 import { coatsFor, leastUm } from './exposure.ts';
 import type { StepKind } from './route.ts';

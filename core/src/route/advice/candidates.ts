@@ -1,6 +1,6 @@
 import type { Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
-import { coatWriter, type LayerChoice } from '../build.ts';
+import { coatWriter, type LayerChoice } from '../coats.ts';
 import { firstHindrance, judge } from '../judge.ts';
 import type { RouteStep } from '../route.ts';
 import {

@@ -1,6 +1,7 @@
 import type { Survey } from '../../part/survey.ts';
 import { hopedSurvey, MOST_GATES, openGates } from '../gates.ts';
-import { buildRoute, numbered, prepSteps, type Choice, type LayerChoice } from '../build.ts';
+import { buildRoute, numbered, prepSteps, type Choice } from '../build.ts';
+import type { LayerChoice } from '../coats.ts';
 import { answersFor, expertFor, type NotPaint } from '../answers.ts';
 import { firstHindrance, rulesFor } from '../judge.ts';
 import type { RouteStep, StepGate } from '../route.ts';

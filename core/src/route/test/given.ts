@@ -1,7 +1,8 @@
 import { FULL_SHOP, type Facility, type Schools, type ShopMeans } from '../../part/shopMeans.ts';
 import { blankSurvey, type Survey } from '../../part/survey.ts';
 import { familiesOf } from '../../products/catalogue/index.ts';
-import { buildRoute, type LayerChoice } from '../build.ts';
+import { buildRoute } from '../build.ts';
+import type { LayerChoice } from '../coats.ts';
 import type { Method, RoutePretreatment, RouteStep, StepKind } from '../route.ts';
 import { viewOf, type RouteView } from '../view.ts';
 
