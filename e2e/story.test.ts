@@ -260,6 +260,27 @@ describe('the server away', () => {
     const readings = Object.values(source.air.places as Record<string, { recent: { airC: number }[] }>);
     expect(readings.flatMap((p) => p.recent).map((r) => r.airC)).toContain(11.5);
   });
+  it('an older page left open holds nothing up: the new one stores all the same', async () => {
+    const page = await stage.desk();
+    await page.goto(`${stage.app.base}/api/ping`);
+    // Held open by this page in the shape of before, as a tab from before an update does.
+    await page.evaluate(
+      () =>
+        new Promise<void>((done, fail) => {
+          const asked = indexedDB.open('calvetta-outbox', 1);
+          asked.onupgradeneeded = () => asked.result.createObjectStore('waiting', { keyPath: 'factId' });
+          asked.onsuccess = () => done();
+          asked.onerror = () => fail(new Error('no database'));
+        }),
+    );
+    const fresh = await page.context().newPage();
+    await open(stage, fresh, '/air/shed');
+    await fresh.getByRole('button', { name: 'Log a reading' }).click();
+    await dialog(fresh).getByLabel('Air').fill('12');
+    await dialog(fresh).getByLabel('Humidity, %').fill('60');
+    await dialog(fresh).getByRole('button', { name: 'Store reading' }).click();
+    await fresh.getByText(/Reading stored/).waitFor();
+  });
 });
 
 describe('by keyboard only', () => {

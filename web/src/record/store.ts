@@ -24,8 +24,14 @@ interface OutboxDb extends DBSchema {
 export function deviceStore(): Store {
   let db: Promise<IDBPDatabase<OutboxDb>> | null = null;
   const open = (): Promise<IDBPDatabase<OutboxDb>> =>
-    (db ??= openDB<OutboxDb>('calvetta-outbox', 2, {
-      upgrade: (d, from, _to, tx) => void upgraded(d, from, tx),
+    (db ??= new Promise((done, fail) => {
+      openDB<OutboxDb>('calvetta-outbox', 2, {
+        upgrade: (d, from, _to, tx) => void upgraded(d, from, tx),
+        // A page of before stands open and holds the store: nobody waits for it to be closed.
+        blocked: () => fail(new Error('an older page holds the store')),
+        // And this page lets go when a newer one comes.
+        blocking: (_now, _next, event) => (event.target as IDBDatabase).close(),
+      }).then(done, fail);
     }));
   return {
     all: async () => (await open()).getAll('writes'),
