@@ -34,6 +34,7 @@ export * from './part/thermal/placeAir.ts';
 export * from './products/curve.ts';
 export * from './products/binder.ts';
 export * from './products/sheet.ts';
+export * from './products/newest.ts';
 export * from './products/traits.ts';
 export * from './products/traitsByBinder.ts';
 export * from './products/catalogue/index.ts';

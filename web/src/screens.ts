@@ -9,7 +9,7 @@ import {
   type LucideIcon,
 } from 'lucide-react';
 import { lazy, type ComponentType } from 'react';
-import { BenchPlace } from './places/bench/BenchPlace.tsx';
+import { BenchScreen } from './screens/bench/BenchScreen.tsx';
 
 /** A screen: where it is, what it is called, and the chunk that draws it. A new screen is a line here. */
 export interface Screen {
@@ -21,38 +21,38 @@ export interface Screen {
 
 /** In the order of the work. The Bench comes with the page; every other screen when it is asked for. */
 export const SCREENS: readonly Screen[] = [
-  { path: '/', View: BenchPlace, rail: { word: 'Bench', key: 'b', Icon: Anvil } },
+  { path: '/', View: BenchScreen, rail: { word: 'Bench', key: 'b', Icon: Anvil } },
   {
     path: '/machines/:machineId?',
-    View: lazy(() => import('./places/machines/MachinesPlace.tsx')),
+    View: lazy(() => import('./screens/machines/MachinesScreen.tsx')),
     rail: { word: 'Machines', key: 'm', Icon: TrainFront },
   },
-  { path: '/parts/:partId', View: lazy(() => import('./places/part/PartPlace.tsx')), rail: null },
-  { path: '/parts/:partId/route', View: lazy(() => import('./places/route/RoutePlace.tsx')), rail: null },
+  { path: '/parts/:partId', View: lazy(() => import('./screens/part/PartScreen.tsx')), rail: null },
+  { path: '/parts/:partId/route', View: lazy(() => import('./screens/route/RouteScreen.tsx')), rail: null },
   {
     path: '/mix',
-    View: lazy(() => import('./places/mix/MixPlace.tsx')),
+    View: lazy(() => import('./screens/mix/MixScreen.tsx')),
     rail: { word: 'Mix', key: 'x', Icon: Beaker },
   },
   {
     path: '/shelf',
-    View: lazy(() => import('./places/shelf/ShelfPlace.tsx')),
+    View: lazy(() => import('./screens/shelf/ShelfScreen.tsx')),
     rail: { word: 'Shelf', key: 's', Icon: Library },
   },
-  { path: '/shelf/labels', View: lazy(() => import('./places/shelf/LabelsPlace.tsx')), rail: null },
+  { path: '/shelf/labels', View: lazy(() => import('./screens/shelf/LabelsScreen.tsx')), rail: null },
   {
     path: '/air/:placeId?',
-    View: lazy(() => import('./places/air/AirPlace.tsx')),
+    View: lazy(() => import('./screens/air/AirScreen.tsx')),
     rail: { word: 'Air', key: 'a', Icon: CloudDrizzle },
   },
   {
     path: '/reference',
-    View: lazy(() => import('./places/reference/ReferencePlace.tsx')),
+    View: lazy(() => import('./screens/reference/ReferenceScreen.tsx')),
     rail: { word: 'Reference', key: 'r', Icon: BookOpenText },
   },
   {
     path: '/settings',
-    View: lazy(() => import('./places/settings/SettingsPlace.tsx')),
+    View: lazy(() => import('./screens/settings/SettingsScreen.tsx')),
     rail: { word: 'Settings', key: 'e', Icon: Settings2 },
   },
 ];

@@ -2,7 +2,8 @@ import type { Fact, FactKind } from '../facts/part.ts';
 import { CATALOGUE_SHEETS } from '../products/catalogue/index.ts';
 import type { RouteStep } from '../route/route.ts';
 import { describe, expect, it } from '@jest/globals';
-import { coatsBeforeRoute, newestSheet, plannedCoats, routeOf, routeSetOf } from './route.ts';
+import { newestSheet } from '../products/newest.ts';
+import { coatsBeforeRoute, plannedCoats, routeOf, routeSetOf } from './route.ts';
 
 const H = 3_600_000;
 const sheets = new Map(CATALOGUE_SHEETS.map((s) => [s.sheetId, s]));
@@ -53,8 +54,8 @@ describe('the chosen route as the Bench reads it', () => {
       [2, 'prime', 'epoxy-mastic.1', 2],
     ]);
     const newer = { ...sheets.get('epoxy-mastic.1')!, sheetId: 'epoxy-mastic.7', revision: 7 };
-    expect(newestSheet(new Map([...sheets, [newer.sheetId, newer]]), 'epoxy-mastic')!.revision).toBe(7);
-    expect(newestSheet(sheets, 'nobody-knows')).toBeNull();
+    expect(newestSheet([...sheets.values(), newer], 'epoxy-mastic')!.revision).toBe(7);
+    expect(newestSheet(sheets.values(), 'nobody-knows')).toBeNull();
   });
   it('every coat is planned by itself, with the sheet’s film where the step gives none', () => {
     const planned = plannedCoats(

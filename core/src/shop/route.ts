@@ -1,6 +1,7 @@
 import type { PlannedCoat } from '../bench/face.ts';
 import { originMs } from '../facts/envelope.ts';
 import { ofKind, type Fact, type FactOf } from '../facts/part.ts';
+import { newestSheet } from '../products/newest.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { RouteStepRow } from './state.ts';
 
@@ -8,17 +9,6 @@ import type { RouteStepRow } from './state.ts';
 export function routeSetOf(standing: readonly Fact[]): FactOf<'route-set'> | null {
   const sets = ofKind(standing, 'route-set');
   return sets[sets.length - 1] ?? null;
-}
-
-/** The newest revision of a product among the shop's sheets. */
-export function newestSheet(
-  sheets: ReadonlyMap<string, ProductSheet>,
-  productId: string,
-): ProductSheet | null {
-  let newest: ProductSheet | null = null;
-  for (const s of sheets.values())
-    if (s.productId === productId && (newest === null || s.revision > newest.revision)) newest = s;
-  return newest;
 }
 
 /** The steps of the chosen route, each coat with the newest sheet of its family. */
@@ -33,7 +23,7 @@ export function routeOf(
     seq: i + 1,
     stepId: s.stepId,
     kind: s.kind,
-    sheetId: s.familyId === undefined ? null : (newestSheet(sheets, s.familyId)?.sheetId ?? null),
+    sheetId: s.familyId === undefined ? null : (newestSheet(sheets.values(), s.familyId)?.sheetId ?? null),
     coats: s.coats,
     dftUm: s.dftUm,
     what: s.what ?? null,

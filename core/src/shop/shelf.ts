@@ -32,7 +32,7 @@ import {
 } from '../shelf/tins.ts';
 import type { DerivedPart } from './part.ts';
 import { profileUmOf } from './profile.ts';
-import { newestSheet } from './route.ts';
+import { newestSheet } from '../products/newest.ts';
 import type { Snapshot } from './snapshot.ts';
 import type { TinRow } from './state.ts';
 
@@ -99,7 +99,7 @@ function derive(snapshot: Snapshot): ShelfNow {
 }
 
 export function productTraits(snapshot: Snapshot, productId: string): SheetTraits {
-  const sheet = newestSheet(snapshot.shop.sheets, productId);
+  const sheet = newestSheet(snapshot.shop.sheets.values(), productId);
   return traitsOf(sheet ?? { binder: 'epoxy-2k', role: 'primer' });
 }
 

@@ -57,7 +57,7 @@ export function shopRoutes(deps: Deps): Router {
       res.json(known);
       return;
     }
-    const newest = newestSheet(shop.sheets, sheet.productId)?.revision ?? 0;
+    const newest = newestSheet(shop.sheets.values(), sheet.productId)?.revision ?? 0;
     if (sheet.revision <= newest)
       throw invalidInput([
         { field: 'revision', code: 'too-low', got: sheet.revision, accepts: `above ${newest}` },

@@ -1,39 +1,51 @@
-import { useDialogs } from '../state/dialogs.ts';
+import type { ComponentType } from 'react';
+import { useDialogs, type DialogKind, type DialogProps } from '../state/dialogs.ts';
+import { AreaDialog } from './AreaDialog.tsx';
+import { CorrectMixDialog } from './CorrectMixDialog.tsx';
+import { CupDialog } from './CupDialog.tsx';
 import { EditPartDialog } from './EditPartDialog.tsx';
 import { FilmDialog } from './FilmDialog.tsx';
 import { FindDialog } from './FindDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
+import { LabelDialog } from './LabelDialog.tsx';
 import { LogDialog } from './LogDialog.tsx';
+import { PackDialog } from './PackDialog.tsx';
 import { PartsListDialog } from './PartsListDialog.tsx';
 import { ReadingDialog } from './ReadingDialog.tsx';
+import { ReceiveDialog } from './ReceiveDialog.tsx';
+import { WeighDialog } from './WeighDialog.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
 
-/** The one dialog that is open, over whatever place asked for it. */
+/** What every dialog is given beside what it was asked with. */
+interface Closing {
+  readonly onClose: () => void;
+}
+const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Closing> } = {
+  log: LogDialog,
+  reading: ReadingDialog,
+  why: WhyPanel,
+  film: FilmDialog,
+  edit: EditPartDialog,
+  keys: KeysDialog,
+  find: FindDialog,
+  import: ImportDialog,
+  'parts-list': PartsListDialog,
+  receive: ReceiveDialog,
+  weigh: WeighDialog,
+  label: LabelDialog,
+  packs: PackDialog,
+  'correct-mix': CorrectMixDialog,
+  cup: CupDialog,
+  area: AreaDialog,
+};
+
+/** The one dialog that is open, over whatever screen asked for it. */
 export default function Dialogs() {
-  const open = useDialogs((s) => s.open);
-  const show = useDialogs((s) => s.show);
-  const close = (): void => show(null);
-  switch (open?.kind) {
-    case 'log':
-      return <LogDialog key={open.partId + open.factKind} {...open} onClose={close} />;
-    case 'reading':
-      return <ReadingDialog placeId={open.placeId} onClose={close} />;
-    case 'why':
-      return <WhyPanel partId={open.partId} onClose={close} />;
-    case 'film':
-      return <FilmDialog partId={open.partId} onClose={close} />;
-    case 'edit':
-      return <EditPartDialog partId={open.partId} onClose={close} />;
-    case 'keys':
-      return <KeysDialog onClose={close} />;
-    case 'find':
-      return <FindDialog onClose={close} />;
-    case 'import':
-      return <ImportDialog onClose={close} />;
-    case 'parts-list':
-      return <PartsListDialog {...open} onClose={close} />;
-    case undefined:
-      return null;
-  }
+  const { open, turn, show } = useDialogs();
+  if (open === null) return null;
+  const { kind, ...props } = open;
+  // The table holds for each kind the dialog of its own props; the union cannot say so.
+  const View = DIALOGS[kind] as ComponentType<object & Closing>;
+  return <View key={turn} {...props} onClose={() => show(null)} />;
 }

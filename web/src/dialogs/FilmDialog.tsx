@@ -3,10 +3,8 @@ import {
   ACCEPTANCE,
   GAUGE_ZEROS,
   judgeFilm,
-  parseQuantity,
   PROFILES,
   readingsNeeded,
-  UM_PER_MIL,
   type AcceptanceRule,
   type Face,
   type FilmReadBody,
@@ -18,17 +16,21 @@ import { ACCEPTANCE_WORDS, PROFILE_WORDS, ZERO_WORDS } from '@calvetta/contract/
 import { usePart } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
-import { Choice, Field } from '../ui/Field.tsx';
-import { Foot } from '../ui/Foot.tsx';
+import { Choice } from '../forms/Field.tsx';
+import { QuantityField, SelectField } from '../forms/fields.tsx';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { maybe, quantity } from '../forms/read.ts';
+import { useDraft, type Bound } from '../forms/useDraft.ts';
+import { useSave } from '../forms/useSave.ts';
+import { shownFilm } from './coat/coatDraft.ts';
+import { Foot } from '../forms/Foot.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 import { useUnits } from '../ui/useUnits.ts';
 import { FilmVerdict } from './FilmVerdict.tsx';
-import { failureWords } from './failureWords.ts';
 import { CombEntry } from './film/CombEntry.tsx';
 import { FileEntry } from './film/FileEntry.tsx';
 import { Keypad, Readings } from './film/Keypad.tsx';
-import { isRefusal, refusalWords } from './refusal.ts';
 import { useRecord } from '../record/useRecord.ts';
 
 interface Props {
@@ -65,49 +67,58 @@ export function nominalOf(card: Pick<PartDetail['card'], 'layers' | 'specifiedUm
   return specifiedUm > 0 ? specifiedUm : sum(false);
 }
 
+const film = (field: string, bareUnit: 'um' | 'mil') =>
+  quantity({ field, dimension: 'film', bareUnit, min: 1, max: 5000 });
+
+/** How the readings are judged, as the form has it. */
+interface Judging {
+  readonly rule: AcceptanceRule;
+  readonly zero: GaugeZero;
+  readonly profile: ProfileGrade;
+  readonly nominalUm: number;
+  readonly maxUm: number | null;
+}
+
+const gaugeBody = (readings: readonly number[], j: Judging): FilmReadBody => ({
+  scope: 'system',
+  by: 'gauge',
+  readingsUm: readings.map((x) => Number(x.toFixed(2))),
+  perSpot: j.rule === 'pa-2' ? 3 : 1,
+  zero: j.zero,
+  profile: j.profile,
+  baseUm: null,
+  rule: j.rule,
+  nominalUm: j.nominalUm,
+  minUm: j.rule === 'pa-2' ? j.nominalUm : null,
+  maxUm: j.maxUm,
+});
+
 function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
   const record = useRecord();
-  const units = useUnits();
+  const save = useSave();
   const filmUnit = usePrefs((s) => s.units.film);
   const [how, setHow] = useState<How>('keypad');
   const [face, setFace] = useState<Face>(part.card.face);
   const [rule, setRule] = useState<AcceptanceRule>('iso-19840');
   const [zero, setZero] = useState<GaugeZero>('smooth');
   const [profile, setProfile] = useState<ProfileGrade>(part.card.profileUm >= 40 ? 'medium' : 'none');
-  const shownUm = (um: number): string =>
-    filmUnit === 'mil' ? (um / UM_PER_MIL).toFixed(1) : String(Math.round(um));
-  const [nominal, setNominal] = useState(() => shownUm(nominalOf(part.card)));
-  const [most, setMost] = useState('');
+  const draft = useDraft(
+    { nominalUm: film('Specified film', filmUnit), maxUm: maybe(film('Most', filmUnit)) },
+    () => ({ nominalUm: shownFilm(nominalOf(part.card), filmUnit), maxUm: '' }),
+  );
   const [readings, setReadings] = useState<readonly number[]>([]);
   const [comb, setComb] = useState<FilmReadBody | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const areaM2 = part.card.areaM2 === null ? null : part.card.areaM2 / part.card.faceCount;
-  const um = (text: string, field: string) =>
-    parseQuantity(text, { field, dimension: 'film', bareUnit: filmUnit, min: 1, max: 5000 });
-  const nominalUm = um(nominal, 'Specified film');
-  const mostUm = most.trim() === '' ? null : um(most, 'Most');
-  const body: FilmReadBody | null =
+  const body =
     how === 'comb'
       ? comb
-      : readings.length > 0 && nominalUm.ok && (mostUm?.ok ?? true)
-        ? {
-            scope: 'system',
-            by: 'gauge',
-            readingsUm: readings.map((x) => Number(x.toFixed(2))),
-            perSpot: rule === 'pa-2' ? 3 : 1,
-            zero,
-            profile,
-            baseUm: null,
-            rule,
-            nominalUm: nominalUm.value.value,
-            minUm: rule === 'pa-2' ? nominalUm.value.value : null,
-            maxUm: mostUm?.ok ? mostUm.value.value : null,
-          }
+      : readings.length > 0 && draft.values
+        ? gaugeBody(readings, { rule, zero, profile, ...draft.values })
         : null;
   const judgement = body ? judgeFilm(body, areaM2) : null;
   const store = (): void => {
     if (!body) return;
-    record({
+    const entry = {
       kind: 'film-read',
       partId: part.card.partId,
       partName: part.card.name,
@@ -116,12 +127,8 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
       endedMs: null,
       body: { ...body },
       evidence: { verdict: judgement?.acceptance?.verdict ?? null, areaM2 },
-    })
-      .then(onClose)
-      .catch((e: unknown) => {
-        if (!isRefusal(e)) throw e;
-        setProblem(refusalWords(e));
-      });
+    } as const;
+    save.run(() => record(entry), onClose);
   };
   return (
     <div className="flex flex-col gap-3">
@@ -136,77 +143,84 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
           />
         ) : null}
       </div>
-      {how === 'comb' ? (
-        <CombEntry part={part} onBody={setComb} />
-      ) : (
+      {how === 'comb' ? <CombEntry part={part} onBody={setComb} /> : null}
+      {how === 'keypad' ? <Keypad onAdd={(x) => setReadings([...readings, x])} unit={filmUnit} /> : null}
+      {how === 'file' ? (
+        <FileEntry part={part} needed={readingsNeeded(areaM2 ?? 1)} onReadings={setReadings} />
+      ) : null}
+      {how === 'comb' ? null : (
         <>
-          {how === 'keypad' ? (
-            <Keypad onAdd={(x) => setReadings([...readings, x])} unit={filmUnit} />
-          ) : (
-            <FileEntry part={part} needed={readingsNeeded(areaM2 ?? 1)} onReadings={setReadings} />
-          )}
           <Readings list={readings} onRemove={(i) => setReadings(readings.filter((_, k) => k !== i))} />
-          <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-            <Field label="Judged by">
-              <select value={rule} onChange={(e) => setRule(e.target.value as AcceptanceRule)}>
-                {ACCEPTANCE.map((r) => (
-                  <option key={r} value={r}>
-                    {ACCEPTANCE_WORDS[r]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field
-              label="Specified film"
-              problem={nominalUm.ok ? null : failureWords(nominalUm.error)}
-              hint="whole film on the metal"
-            >
-              <input value={nominal} onChange={(e) => setNominal(e.target.value)} />
-            </Field>
-            <Field
-              label="At most"
-              problem={mostUm && !mostUm.ok ? failureWords(mostUm.error) : null}
-              hint={rule === 'iso-19840' ? 'empty: three times that' : 'by the specification'}
-            >
-              <input value={most} onChange={(e) => setMost(e.target.value)} />
-            </Field>
-            <Field label="Gauge set on">
-              <select value={zero} onChange={(e) => setZero(e.target.value as GaugeZero)}>
-                {GAUGE_ZEROS.map((z) => (
-                  <option key={z} value={z}>
-                    {ZERO_WORDS[z]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-            <Field label="Profile under it">
-              <select value={profile} onChange={(e) => setProfile(e.target.value as ProfileGrade)}>
-                {PROFILES.map((p) => (
-                  <option key={p} value={p}>
-                    {PROFILE_WORDS[p]}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          </div>
-          <p className="text-[13px] text-quiet">
-            {readingsNeeded(areaM2 ?? 1)} readings for {units.area(areaM2)} (ISO 19840, from memory). Zero on
-            the same metal and section; 25 mm from edges; unreliable on sheet under 0.5 mm; grey iron wants a
-            base reading before coating.
-          </p>
+          <JudgedBy
+            {...{ rule, setRule, zero, setZero, profile, setProfile, areaM2 }}
+            nominal={draft.bind('nominalUm')}
+            most={draft.bind('maxUm')}
+          />
         </>
       )}
-      {judgement?.statistics ? <FilmVerdict judgement={judgement} body={body!} /> : null}
-      {problem ? (
-        <p role="alert" className="text-bad">
-          {problem}
-        </p>
-      ) : null}
+      {body && judgement?.statistics ? <FilmVerdict judgement={judgement} body={body} /> : null}
+      <FormTrouble words={save.trouble} />
       <Foot>
-        <Button look="main" disabled={body === null} onClick={store}>
+        <Button
+          look="main"
+          disabled={(how === 'comb' ? comb === null : readings.length === 0) || save.isBusy}
+          onClick={() => (how === 'comb' || draft.read() ? store() : undefined)}
+        >
           {how === 'comb' ? 'Store the comb' : `Store ${readings.length} readings`}
         </Button>
       </Foot>
     </div>
+  );
+}
+
+interface JudgedProps {
+  readonly rule: AcceptanceRule;
+  readonly setRule: (r: AcceptanceRule) => void;
+  readonly zero: GaugeZero;
+  readonly setZero: (z: GaugeZero) => void;
+  readonly profile: ProfileGrade;
+  readonly setProfile: (p: ProfileGrade) => void;
+  readonly nominal: Bound;
+  readonly most: Bound;
+  readonly areaM2: number | null;
+}
+
+/** By which rule, against which film, and what the gauge was set on. */
+function JudgedBy({ nominal, most, areaM2, ...set }: JudgedProps) {
+  const units = useUnits();
+  return (
+    <>
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <SelectField
+          label="Judged by"
+          value={set.rule}
+          options={ACCEPTANCE.map((r) => ({ value: r, text: ACCEPTANCE_WORDS[r] }))}
+          onChange={set.setRule}
+        />
+        <QuantityField label="Specified film" hint="whole film on the metal" bound={nominal} />
+        <QuantityField
+          label="At most"
+          hint={set.rule === 'iso-19840' ? 'empty: three times that' : 'by the specification'}
+          bound={most}
+        />
+        <SelectField
+          label="Gauge set on"
+          value={set.zero}
+          options={GAUGE_ZEROS.map((z) => ({ value: z, text: ZERO_WORDS[z] }))}
+          onChange={set.setZero}
+        />
+        <SelectField
+          label="Profile under it"
+          value={set.profile}
+          options={PROFILES.map((p) => ({ value: p, text: PROFILE_WORDS[p] }))}
+          onChange={set.setProfile}
+        />
+      </div>
+      <p className="text-[13px] text-quiet">
+        {readingsNeeded(areaM2 ?? 1)} readings for {units.area(areaM2)} (ISO 19840, from memory). Zero on the
+        same metal and section; 25 mm from edges; unreliable on sheet under 0.5 mm; grey iron wants a base
+        reading before coating.
+      </p>
+    </>
   );
 }

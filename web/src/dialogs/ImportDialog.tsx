@@ -5,7 +5,7 @@ import { KEYS } from '../api/keys.ts';
 import { Refused, getJob, importFile } from '../api/client.ts';
 import { refreshDerived, useShop } from '../api/queries.ts';
 import { Button } from '../ui/Button.tsx';
-import { Choice, Field } from '../ui/Field.tsx';
+import { Choice, Field } from '../forms/Field.tsx';
 import { Panel } from '../ui/Panel.tsx';
 
 /** Reads a logger's CSV or a forecast: progress while it runs, every refused line named. */

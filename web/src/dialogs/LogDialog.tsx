@@ -2,18 +2,19 @@ import { useState } from 'react';
 import { FACES, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
-import type { Refused } from '../api/client.ts';
 import { usePart, useSheets, useShelf, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
-import { Choice, Field } from '../ui/Field.tsx';
+import { Choice, Field } from '../forms/Field.tsx';
+import { SelectField } from '../forms/fields.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { fromLocalInput, toLocalInput } from '../ui/time.ts';
 import { Waiting } from '../ui/Trouble.tsx';
-import { CoatForm } from './CoatForm.tsx';
+import { CoatForm } from './coat/CoatForm.tsx';
 import { BothVersions } from './BothVersions.tsx';
 import { LOG_KINDS } from './factForms.ts';
-import { isRefusal, refusalWords } from './refusal.ts';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { useSave, type Save } from '../forms/useSave.ts';
 import type { SubmitBody } from './submit.ts';
 import { SimpleForm } from './SimpleForm.tsx';
 import { useRecord } from '../record/useRecord.ts';
@@ -71,6 +72,7 @@ interface FormProps {
 
 function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
   const record = useRecord();
+  const save = useSave();
   const [face, setFace] = useState<Face | null>(
     correct ? correct.face : part.faces.length > 1 ? part.card.face : null,
   );
@@ -79,45 +81,28 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
     correct ? (correct.endedAtMs ?? correct.happenedAtMs) : null,
   );
   const [supersedes, setSupersedes] = useState<string | undefined>(correct?.factId);
-  const [error, setError] = useState<Refused | null>(null);
-  const [isBusy, setBusy] = useState(false);
-  const send = (
-    draftKind: FactKind,
-    body: Record<string, unknown>,
-    evidence?: Record<string, unknown>,
-  ): void => {
-    setBusy(true);
-    setError(null);
+  const common = { partId: part.card.partId, partName: part.card.name, face };
+  const corrects = supersedes === undefined ? {} : { supersedes };
+  const submit: SubmitBody = (body, evidence) => {
     const endMs = atMs ?? Date.now();
-    const keptLength = correct?.endedAtMs ? correct.endedAtMs - correct.happenedAtMs : 0;
-    const happenedMs = draftKind === 'voided' ? Date.now() : endMs - keptLength;
-    void record({
-      kind: draftKind,
-      partId: part.card.partId,
-      partName: part.card.name,
-      face,
-      happenedMs,
-      endedMs: draftKind !== 'voided' && keptLength > 0 ? endMs : null,
-      body,
-      ...(supersedes === undefined ? {} : { supersedes }),
-      ...(evidence ? { evidence } : {}),
-    })
-      .then(onClose)
-      .catch((e: unknown) => {
-        if (!isRefusal(e)) throw e;
-        setError(e);
-      })
-      .finally(() => setBusy(false));
+    const lengthMs = correct?.endedAtMs ? correct.endedAtMs - correct.happenedAtMs : 0;
+    const when = { happenedMs: endMs - lengthMs, endedMs: lengthMs > 0 ? endMs : null };
+    const seen = evidence ? { evidence } : {};
+    save.run(() => record({ ...common, ...corrects, ...when, ...seen, kind, body }), onClose);
   };
-  const submit: SubmitBody = (body, evidence) => send(kind, body, evidence);
-  const both = error?.body.code === 'superseded-already' ? error.body.details : null;
+  const voidIt = (): void => {
+    const when = { happenedMs: Date.now(), endedMs: null };
+    save.run(() => record({ ...common, ...corrects, ...when, kind: 'voided', body: {} }), onClose);
+  };
+  const refusal = save.refused?.body;
+  const both = refusal?.code === 'superseded-already' ? refusal.details : null;
   const stored = both && (both.stored as FactView);
-  const common = { part, face, error, isBusy, submit, ...(correct ? { correct } : {}) };
+  const given = { part, face, save, submit, ...(correct ? { correct } : {}) };
   const whoAndWhen = (
     <>
-      <WhoAndWhen part={part} face={face} onFace={setFace} atMs={atMs} onAt={setAtMs} error={error} />
+      <WhoAndWhen part={part} face={face} onFace={setFace} atMs={atMs} onAt={setAtMs} save={save} />
       {correct ? (
-        <Button look="quiet" className="self-start" disabled={isBusy} onClick={() => send('voided', {})}>
+        <Button look="quiet" className="self-start" disabled={save.isBusy} onClick={voidIt}>
           It never happened: void it
         </Button>
       ) : null}
@@ -126,11 +111,7 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
   return (
     <div className="flex flex-col gap-4">
       {correct ? null : <KindChoice kind={kind} onKind={onKind} />}
-      {error ? (
-        <p role="alert" className="border-l-4 border-bad bg-ground p-3">
-          {refusalWords(error)}
-        </p>
-      ) : null}
+      <FormTrouble words={save.trouble} />
       {stored ? (
         <BothVersions
           theirs={stored}
@@ -138,16 +119,16 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
           onTheirs={onClose}
           onMine={() => {
             setSupersedes(stored.factId);
-            setError(null);
+            save.clear();
           }}
         />
       ) : null}
       {kind === 'coated' ? (
-        <CoatForm {...common} isNow={atMs === null}>
+        <CoatForm {...given} isNow={atMs === null}>
           {whoAndWhen}
         </CoatForm>
       ) : (
-        <SimpleForm {...common} kind={kind}>
+        <SimpleForm {...given} kind={kind}>
           {whoAndWhen}
         </SimpleForm>
       )}
@@ -176,15 +157,17 @@ interface WhoProps {
   readonly onFace: (face: Face | null) => void;
   readonly atMs: number | null;
   readonly onAt: (ms: number | null) => void;
-  readonly error: Refused | null;
+  readonly save: Save;
 }
 
-function WhoAndWhen({ part, face, onFace, atMs, onAt, error }: WhoProps) {
+function WhoAndWhen({ part, face, onFace, atMs, onAt, save }: WhoProps) {
   const shop = useShop();
   const personId = usePrefs((s) => s.personId) ?? shop.data?.people[0]?.personId ?? '';
   const setPerson = usePrefs((s) => s.setPerson);
   const timeProblem =
-    error && ['in-the-future', 'before-covered'].includes(error.body.code) ? error.body.remedy : null;
+    save.refused && ['in-the-future', 'before-covered'].includes(save.refused.body.code)
+      ? save.refused.body.remedy
+      : null;
   return (
     <div className="flex flex-wrap items-end gap-4 border-t border-line pt-3">
       {part.faces.length > 1 ? (
@@ -195,15 +178,12 @@ function WhoAndWhen({ part, face, onFace, atMs, onAt, error }: WhoProps) {
           onChange={(f) => onFace(f === 'both' ? null : f)}
         />
       ) : null}
-      <Field label="Who">
-        <select value={personId} onChange={(e) => setPerson(e.target.value)}>
-          {shop.data?.people.map((p) => (
-            <option key={p.personId} value={p.personId}>
-              {p.name}
-            </option>
-          ))}
-        </select>
-      </Field>
+      <SelectField
+        label="Who"
+        value={personId}
+        options={(shop.data?.people ?? []).map((p) => ({ value: p.personId, text: p.name }))}
+        onChange={setPerson}
+      />
       <Field
         label="Finished"
         problem={timeProblem}

@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
-import { refusedWords } from '../record/refusedWords.ts';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { useSave } from '../forms/useSave.ts';
 import { useSend } from '../record/useSend.ts';
 import { partsWrite } from '../record/write.ts';
-import { useNotices } from '../state/notices.ts';
 import { Button } from '../ui/Button.tsx';
-import { Field } from '../ui/Field.tsx';
-import { Foot } from '../ui/Foot.tsx';
+import { Field } from '../forms/Field.tsx';
+import { SelectField } from '../forms/fields.tsx';
+import { Foot } from '../forms/Foot.tsx';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { LIST_COLUMN_WORDS, LIST_COLUMNS, readList, readPart, type ListColumn } from './partsList.ts';
@@ -19,11 +20,10 @@ interface Props {
 /** Parts pasted from a spreadsheet: columns are matched, every row that will not do is named before anything is stored. */
 export function PartsListDialog({ machineId, machineName, onClose }: Props) {
   const send = useSend();
-  const say = useNotices((s) => s.say);
+  const save = useSave();
   const [text, setText] = useState('');
   const list = useMemo(() => readList(text), [text]);
   const [chosen, setChosen] = useState<Readonly<Record<number, ListColumn>>>({});
-  const [isBusy, setBusy] = useState(false);
   const columns = list.columns.map((c, i) => chosen[i] ?? c);
   // Ids are made once for a list, so that storing it again makes none twice.
   const ids = useMemo(() => list.rows.map(() => `${machineId}.${newId().slice(0, 12)}`), [list, machineId]);
@@ -31,13 +31,8 @@ export function PartsListDialog({ machineId, machineName, onClose }: Props) {
   const good = read.flatMap((r) => (r.ok ? [r.part] : []));
   const bad = read.flatMap((r) => (r.ok ? [] : [r]));
   const store = (): void => {
-    setBusy(true);
-    send(partsWrite(machineId, good), `${good.length} parts made in ${machineName}`)
-      .then(onClose)
-      .catch((e: unknown) =>
-        say({ tone: 'trouble', text: refusedWords(e, 'It could not be stored; the list is still here.') }),
-      )
-      .finally(() => setBusy(false));
+    const said = `${good.length} parts made in ${machineName}`;
+    save.run(() => send(partsWrite(machineId, good), said), onClose);
   };
   return (
     <Panel title="Paste a parts list" subtitle={machineName} onClose={onClose}>
@@ -51,18 +46,13 @@ export function PartsListDialog({ machineId, machineName, onClose }: Props) {
         {list.headings.length > 0 ? (
           <div className="flex flex-wrap gap-2">
             {list.headings.map((h, i) => (
-              <Field key={`${i}${h}`} label={h}>
-                <select
-                  value={columns[i]}
-                  onChange={(e) => setChosen({ ...chosen, [i]: e.target.value as ListColumn })}
-                >
-                  {LIST_COLUMNS.map((c) => (
-                    <option key={c} value={c}>
-                      {LIST_COLUMN_WORDS[c]}
-                    </option>
-                  ))}
-                </select>
-              </Field>
+              <SelectField<ListColumn>
+                key={`${i}${h}`}
+                label={h}
+                value={columns[i]!}
+                options={LIST_COLUMNS.map((c) => ({ value: c, text: LIST_COLUMN_WORDS[c] }))}
+                onChange={(c) => setChosen({ ...chosen, [i]: c })}
+              />
             ))}
           </div>
         ) : null}
@@ -75,8 +65,9 @@ export function PartsListDialog({ machineId, machineName, onClose }: Props) {
             ))}
           </ul>
         ) : null}
+        <FormTrouble words={save.trouble} />
         <Foot>
-          <Button look="main" disabled={isBusy || good.length === 0} onClick={store}>
+          <Button look="main" disabled={save.isBusy || good.length === 0} onClick={store}>
             Make {good.length} parts
           </Button>
           {bad.length > 0 ? (

@@ -1,32 +1,29 @@
 import { useState } from 'react';
-import {
-  dewMargin,
-  parseQuantity,
-  rhFromWetBulbPct,
-  type Psychrometer,
-  type QuantityField,
-} from '@calvetta/core';
+import { dewMargin, rhFromWetBulbPct, type Psychrometer, type QuantityField as Asked } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
-import { refusedWords } from '../record/refusedWords.ts';
+import { useShop } from '../api/queries.ts';
+import { failureWords } from '../forms/failureWords.ts';
+import { Choice } from '../forms/Field.tsx';
+import { QuantityField } from '../forms/fields.tsx';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { maybe, quantity, type Read } from '../forms/read.ts';
+import { useDraft } from '../forms/useDraft.ts';
+import { useSave } from '../forms/useSave.ts';
 import { useSend } from '../record/useSend.ts';
 import { readingWrite } from '../record/write.ts';
-import { useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
-import { Choice, Field } from '../ui/Field.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 import { useUnits } from '../ui/useUnits.ts';
-import { failureWords } from './failureWords.ts';
 
-/** A person's own reading of a place: hygrometer, or the two thermometers of a psychrometer. */
-export function ReadingDialog({
-  placeId,
-  onClose,
-}: {
+interface Props {
   readonly placeId: string | null;
   readonly onClose: () => void;
-}) {
+}
+
+/** A person's own reading of a place: hygrometer, or the two thermometers of a psychrometer. */
+export function ReadingDialog({ placeId, onClose }: Props) {
   const shop = useShop();
   const [chosen, setChosen] = useState(placeId);
   const places = shop.data?.places ?? [];
@@ -58,144 +55,103 @@ const INSTRUMENTS: readonly { readonly value: Instrument; readonly text: string 
   { value: 'screen', text: 'wet bulb, still air' },
 ];
 
-interface Read {
+const temperature = (field: string, maxC: number, bareUnit: 'C' | 'F'): Asked => ({
+  field,
+  dimension: 'temperature',
+  bareUnit,
+  min: -40,
+  max: maxC,
+  plausibleMin: -25,
+  plausibleMax: 45,
+  otherUnit: bareUnit === 'C' ? 'F' : 'C',
+});
+const HUMIDITY: Asked = { field: 'humidity', dimension: 'percent', bareUnit: '%', min: 1, max: 100 };
+
+interface Reading {
   readonly airC: number;
   readonly rhPct: number;
   readonly surfaceC: number | null;
 }
 
+/** The humidity, or why the two thermometers cannot both be right. */
+function humidityOf(instrument: Instrument, airC: number, second: number, altitudeM: number): Read<number> {
+  if (instrument === 'hygrometer') return { ok: true, value: second };
+  const r = rhFromWetBulbPct(airC, second, altitudeM, instrument);
+  if (r.ok) return r;
+  const isRange = r.error.code === 'out-of-range';
+  return { ok: false, problem: isRange ? failureWords(r.error) : 'wet and dry bulb contradict each other' };
+}
+
 function ReadingForm({ place, onClose }: { readonly place: PlaceInfo; readonly onClose: () => void }) {
   const units = useUnits();
   const send = useSend();
+  const save = useSave();
   const bareUnit = usePrefs((s) => s.units.temperature);
   const [instrument, setInstrument] = useState<Instrument>('hygrometer');
-  const [air, setAir] = useState('');
-  const [second, setSecond] = useState('');
-  const [surface, setSurface] = useState('');
-  const [problems, setProblems] = useState<Readonly<Record<string, string>>>({});
-  const [isBusy, setBusy] = useState(false);
-
-  const temperature = (field: string, minC: number, maxC: number): QuantityField => ({
-    field,
-    dimension: 'temperature',
-    bareUnit,
-    min: minC,
-    max: maxC,
-    plausibleMin: -25,
-    plausibleMax: 45,
-    otherUnit: bareUnit === 'C' ? 'F' : 'C',
-  });
-  const readAll = (): { readonly value: Read | null; readonly problems: Record<string, string> } => {
-    const bad: Record<string, string> = {};
-    const take = (name: string, text: string, field: QuantityField): number | null => {
-      const r = parseQuantity(text, field);
-      if (r.ok) return r.value.value;
-      bad[name] = failureWords(r.error);
-      return null;
-    };
-    const airC = take('air', air, temperature('air', -40, 50));
-    const surfaceC =
-      surface.trim() === '' ? null : take('surface', surface, temperature('surface', -40, 120));
-    const rhPct =
-      instrument === 'hygrometer'
-        ? take('second', second, { field: 'humidity', dimension: 'percent', bareUnit: '%', min: 1, max: 100 })
-        : wetToRh(
-            airC,
-            take('second', second, temperature('wet bulb', -40, 50)),
-            instrument,
-            place.altitudeM,
-            bad,
-          );
-    return {
-      value:
-        airC === null || rhPct === null || Object.keys(bad).length > 0 ? null : { airC, rhPct, surfaceC },
-      problems: bad,
-    };
-  };
-  const preview = readAll().value;
-  const save = (): void => {
-    const { value, problems: bad } = readAll();
-    setProblems(bad);
-    if (!value) return;
-    setBusy(true);
+  const isHygrometer = instrument === 'hygrometer';
+  const draft = useDraft(
+    {
+      airC: quantity(temperature('air', 50, bareUnit)),
+      second: quantity(isHygrometer ? HUMIDITY : temperature('wet bulb', 50, bareUnit)),
+      surfaceC: maybe(quantity(temperature('surface', 120, bareUnit))),
+    },
+    { airC: '', second: '', surfaceC: '' },
+  );
+  const v = draft.values;
+  const rh = v && humidityOf(instrument, v.airC, v.second, place.altitudeM);
+  const reading = v && rh?.ok ? { airC: v.airC, rhPct: rh.value, surfaceC: v.surfaceC } : null;
+  const store = (): void => {
+    if (!draft.read() || !reading) return;
     const tidy = (x: number): number => Number(x.toFixed(2));
-    send(
-      readingWrite(place.placeId, {
-        at: new Date().toISOString(),
-        airC: tidy(value.airC),
-        rhPct: tidy(value.rhPct),
-        surfaceC: value.surfaceC === null ? null : tidy(value.surfaceC),
-      }),
-      `Reading stored: ${place.name}`,
-    )
-      .then(onClose)
-      .catch((e: unknown) =>
-        setProblems({ form: refusedWords(e, 'It could not be sent; it is still here. Try again.') }),
-      )
-      .finally(() => setBusy(false));
+    const write = readingWrite(place.placeId, {
+      at: new Date().toISOString(),
+      airC: tidy(reading.airC),
+      rhPct: tidy(reading.rhPct),
+      surfaceC: reading.surfaceC === null ? null : tidy(reading.surfaceC),
+    });
+    save.run(() => send(write, `Reading stored: ${place.name}`), onClose);
   };
   return (
     <form
       className="flex flex-col gap-4"
       onSubmit={(e) => {
         e.preventDefault();
-        save();
+        store();
       }}
     >
       <Choice label="Instrument" value={instrument} options={INSTRUMENTS} onChange={setInstrument} />
       <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
-        <Field
-          label={instrument === 'hygrometer' ? 'Air' : 'Dry bulb'}
-          hint={`in °${bareUnit}, or write 62 F`}
-          problem={problems['air'] ?? null}
-        >
-          <input autoFocus inputMode="text" value={air} onChange={(e) => setAir(e.target.value)} />
-        </Field>
-        <Field
-          label={instrument === 'hygrometer' ? 'Humidity, %' : 'Wet bulb'}
-          problem={problems['second'] ?? null}
-        >
-          <input inputMode="text" value={second} onChange={(e) => setSecond(e.target.value)} />
-        </Field>
-        <Field
+        <QuantityField
+          label={isHygrometer ? 'Air' : 'Dry bulb'}
+          hint={`in °${bareUnit}, or write ${bareUnit === 'C' ? '62 F' : '17 C'}`}
+          bound={draft.bind('airC')}
+          refused={save.problemAt('airC')}
+          autoFocus
+        />
+        <QuantityField
+          label={isHygrometer ? 'Humidity, %' : 'Wet bulb'}
+          bound={draft.bind('second')}
+          refused={rh && !rh.ok ? rh.problem : save.problemAt('rhPct')}
+        />
+        <QuantityField
           label="Metal, if touched"
           hint="leave empty if not measured"
-          problem={problems['surface'] ?? null}
-        >
-          <input inputMode="text" value={surface} onChange={(e) => setSurface(e.target.value)} />
-        </Field>
+          bound={draft.bind('surfaceC')}
+          refused={save.problemAt('surfaceC')}
+        />
       </div>
       <p className="figure min-h-6 text-[18px]" aria-live="polite">
-        {preview ? previewWords(preview, units) : ''}
+        {reading ? previewWords(reading, units) : ''}
       </p>
-      {problems['form'] ? (
-        <p role="alert" className="text-bad">
-          {problems['form']}
-        </p>
-      ) : null}
-      <Button type="submit" look="main" className="self-start" disabled={isBusy}>
+      <FormTrouble words={save.trouble} />
+      <Button type="submit" look="main" className="self-start" disabled={save.isBusy}>
         Store reading
       </Button>
     </form>
   );
 }
 
-function wetToRh(
-  airC: number | null,
-  wetC: number | null,
-  kind: Psychrometer,
-  altitudeM: number,
-  bad: Record<string, string>,
-): number | null {
-  if (airC === null || wetC === null) return null;
-  const r = rhFromWetBulbPct(airC, wetC, altitudeM, kind);
-  if (r.ok) return r.value;
-  bad['second'] =
-    r.error.code === 'out-of-range' ? failureWords(r.error) : 'wet and dry bulb contradict each other';
-  return null;
-}
-
-function previewWords(r: Read, units: ReturnType<typeof useUnits>): string {
+function previewWords(r: Reading, units: ReturnType<typeof useUnits>): string {
   const m = dewMargin(r.airC, r.rhPct, r.surfaceC ?? r.airC);
   const dew = `${m.kind} point ${units.temp(m.dewPointC)}, ${r.rhPct.toFixed(0)} % RH`;
   return r.surfaceC === null

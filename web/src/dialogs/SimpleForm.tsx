@@ -1,24 +1,24 @@
-import { useState, type ReactNode } from 'react';
-import { parseQuantity, splitNumber, type Face, type FactKind } from '@calvetta/core';
+import type { ReactNode } from 'react';
+import type { Face, FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
-import type { Refused } from '../api/client.ts';
 import { useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
-import { Choice, Field } from '../ui/Field.tsx';
-import { Foot } from '../ui/Foot.tsx';
+import { Choice, Field } from '../forms/Field.tsx';
+import { Foot } from '../forms/Foot.tsx';
 import { FORMS, type FormField, type FormShape } from './factForms.ts';
-import { failureWords } from './failureWords.ts';
+import { QuantityField } from '../forms/fields.tsx';
+import { maybe, number, quantity, words, type Reader } from '../forms/read.ts';
+import { useDraft, type Bound } from '../forms/useDraft.ts';
+import type { Save } from '../forms/useSave.ts';
 import type { SubmitBody } from './submit.ts';
-import { problemAt } from './refusal.ts';
 
 interface Props {
   readonly part: PartDetail;
   readonly kind: FactKind;
   readonly face: Face | null;
   readonly correct?: FactView;
-  readonly error: Refused | null;
-  readonly isBusy: boolean;
+  readonly save: Save;
   readonly submit: SubmitBody;
   /** Who and when: asked by every form, above its buttons. */
   readonly children: ReactNode;
@@ -46,50 +46,51 @@ function suggested(name: string, part: PartDetail): string | null {
   return name === 'method' && part.card.bare?.prep === 'phosphated' ? 'phosphate' : null;
 }
 
-type Read = { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly problem: string };
-
-function readField(f: FormField, text: string, bareUnit: 'C' | 'F'): Read {
-  if (f.type === 'temperature') {
-    const r = parseQuantity(text, {
-      field: f.label,
-      dimension: 'temperature',
-      bareUnit,
-      min: f.minC,
-      max: f.maxC,
-      plausibleMin: f.minC < 0 ? -25 : f.minC,
-      plausibleMax: f.minC < 0 ? 45 : f.maxC,
-      otherUnit: bareUnit === 'C' ? 'F' : 'C',
-    });
-    return r.ok
-      ? { ok: true, value: Number(r.value.value.toFixed(2)) }
-      : { ok: false, problem: failureWords(r.error) };
+/** How a field of a form is read: in the reader's units, within what the server would take. */
+function readerOf(f: FormField, bareUnit: 'C' | 'F'): Reader<unknown> {
+  switch (f.type) {
+    case 'temperature':
+      return rounded(
+        quantity({
+          field: f.label,
+          dimension: 'temperature',
+          bareUnit,
+          min: f.minC,
+          max: f.maxC,
+          plausibleMin: f.minC < 0 ? -25 : f.minC,
+          plausibleMax: f.minC < 0 ? 45 : f.maxC,
+          otherUnit: bareUnit === 'C' ? 'F' : 'C',
+        }),
+      );
+    case 'number':
+      return f.isOptional ? maybe(number('', 0, 1e6)) : number('', 0, 1e6);
+    case 'choice':
+    case 'place':
+    case 'text':
+      return words;
   }
-  if (f.type === 'number') {
-    if (text.trim() === '' && f.isOptional) return { ok: true, value: undefined };
-    const n = splitNumber(text);
-    return n && n.rest === ''
-      ? { ok: true, value: n.number }
-      : { ok: false, problem: `a number is needed, ${f.hint}` };
-  }
-  return text.trim() === '' ? { ok: false, problem: 'this is needed' } : { ok: true, value: text.trim() };
 }
+const rounded =
+  (reader: Reader<number>): Reader<number> =>
+  (text) => {
+    const r = reader(text);
+    return r.ok ? { ok: true, value: Number(r.value.toFixed(2)) } : r;
+  };
 
 /** A few choices and a button: the second touch stores it. */
-export function SimpleForm({ part, kind, correct, error, isBusy, submit, children }: Props) {
+export function SimpleForm({ part, kind, correct, save, submit, children }: Props) {
   const form = FORMS[kind];
   const bareUnit = usePrefs((s) => s.units.temperature);
-  const [values, setValues] = useState<Values>(() => (form ? firstValues(form, part, correct) : {}));
-  const [problems, setProblems] = useState<Values>({});
+  const fields = form?.fields ?? [];
+  const draft = useDraft(Object.fromEntries(fields.map((f) => [f.name, readerOf(f, bareUnit)])), () =>
+    form ? firstValues(form, part, correct) : {},
+  );
   if (!form) return <p>This kind of entry is not logged by hand.</p>;
   const finish = (extra: Readonly<Record<string, unknown>>): void => {
-    const read = form.fields.map((f) => [f.name, readField(f, values[f.name] ?? '', bareUnit)] as const);
-    const bad = read.flatMap(([name, r]) => (r.ok ? [] : [[name, r.problem] as const]));
-    setProblems(Object.fromEntries(bad));
-    if (bad.length > 0) return;
-    const body = Object.fromEntries(
-      read.flatMap(([name, r]) => (r.ok && r.value !== undefined ? [[name, r.value] as const] : [])),
-    );
-    submit({ ...body, ...extra });
+    const v = draft.read();
+    if (!v) return;
+    // What was left empty is not known, and an entry does not carry it.
+    submit({ ...Object.fromEntries(Object.entries(v).filter(([, x]) => x !== null)), ...extra });
   };
   return (
     <>
@@ -102,9 +103,8 @@ export function SimpleForm({ part, kind, correct, error, isBusy, submit, childre
         <OneField
           key={f.name}
           field={f}
-          value={values[f.name] ?? ''}
-          problem={problems[f.name] ?? problemAt(error, `body.${f.name}`)}
-          onChange={(v) => setValues((old) => ({ ...old, [f.name]: v }))}
+          bound={draft.bind(f.name)}
+          refused={save.problemAt(`body.${f.name}`)}
         />
       ))}
       {children}
@@ -113,7 +113,7 @@ export function SimpleForm({ part, kind, correct, error, isBusy, submit, childre
           <Button
             key={f.text}
             look={i === 0 ? 'main' : 'plain'}
-            disabled={isBusy}
+            disabled={save.isBusy}
             autoFocus={i === 0 && form.fields.length === 0}
             onClick={() => finish(f.body)}
           >
@@ -127,27 +127,39 @@ export function SimpleForm({ part, kind, correct, error, isBusy, submit, childre
 
 interface OneProps {
   readonly field: FormField;
-  readonly value: string;
-  readonly problem: string | null;
-  readonly onChange: (value: string) => void;
+  readonly bound: Bound;
+  readonly refused: string | null;
 }
 
-function OneField({ field, value, problem, onChange }: OneProps) {
+function OneField({ field, bound, refused }: OneProps) {
   const shop = useShop();
-  if (field.type === 'choice' || field.type === 'place') {
-    const options =
-      field.type === 'place'
-        ? (shop.data?.places ?? []).map((p) => ({ value: p.placeId, text: p.name }))
-        : field.options.map((o) => ({ value: o, text: o.replaceAll('-', ' ') }));
-    return <Choice label={field.label} value={value} options={options} onChange={onChange} />;
+  switch (field.type) {
+    case 'place':
+      return (
+        <Choice
+          label={field.label}
+          value={bound.value}
+          options={(shop.data?.places ?? []).map((p) => ({ value: p.placeId, text: p.name }))}
+          onChange={bound.onChange}
+        />
+      );
+    case 'choice':
+      return (
+        <Choice
+          label={field.label}
+          value={bound.value}
+          options={field.options.map((o) => ({ value: o, text: o.replaceAll('-', ' ') }))}
+          onChange={bound.onChange}
+        />
+      );
+    case 'text':
+      return (
+        <Field label={field.label} problem={bound.problem ?? refused}>
+          <textarea rows={3} value={bound.value} onChange={(e) => bound.onChange(e.target.value)} />
+        </Field>
+      );
+    case 'number':
+    case 'temperature':
+      return <QuantityField label={field.label} hint={field.hint} bound={bound} refused={refused} />;
   }
-  return (
-    <Field label={field.label} hint={field.type === 'text' ? undefined : field.hint} problem={problem}>
-      {field.type === 'text' ? (
-        <textarea rows={3} value={value} onChange={(e) => onChange(e.target.value)} />
-      ) : (
-        <input inputMode="text" value={value} onChange={(e) => onChange(e.target.value)} />
-      )}
-    </Field>
-  );
 }

@@ -15,14 +15,14 @@ import {
 } from '@calvetta/contract/words';
 import { usePart, useSheets } from '../api/queries.ts';
 import { useNowMs } from '../state/clock.ts';
-import { actView } from '../places/actText.ts';
+import { actView } from '../words/actText.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { StateWord } from '../ui/StateWord.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 import { duration, moment } from '../ui/time.ts';
 import { useUnits } from '../ui/useUnits.ts';
-import { GateLine } from './GateLine.tsx';
-import { faceName } from '../places/part/faceName.ts';
+import { GateLine } from '../ui/GateLine.tsx';
+import { faceName } from '../screens/part/faceName.ts';
 
 /** The working behind a part's state: inputs, formula, sheet, source. Nothing here is computed; core did. */
 export function WhyPanel({ partId, onClose }: { readonly partId: string; readonly onClose: () => void }) {

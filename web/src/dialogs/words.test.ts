@@ -2,8 +2,8 @@ import type { ErrorBody } from '@calvetta/contract';
 import { describe, expect, it } from '@jest/globals';
 import { Refused } from '../api/client.ts';
 import { parseQuantity } from '@calvetta/core';
-import { failureWords } from './failureWords.ts';
-import { problemAt, refusalWords } from './refusal.ts';
+import { failureWords } from '../forms/failureWords.ts';
+import { problemAt, refusalWords } from '../record/refusal.ts';
 
 const air = {
   field: 'Air',

@@ -4,7 +4,7 @@ import { useShop } from '../api/queries.ts';
 import { useNotices } from '../state/notices.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { newId } from '../ui/newId.ts';
-import { refusedWords } from './refusedWords.ts';
+import { refusedWords } from './refusal.ts';
 import { useSend } from './useSend.ts';
 import { factWrite, stockWrite, type Write } from './write.ts';
 

@@ -1,28 +1,39 @@
 import { create } from 'zustand';
-import type { FactKind } from '@calvetta/core';
+import type { Content, FactKind, StockFactOf, Survey } from '@calvetta/core';
 import type { FactView } from '@calvetta/contract';
 
-/** Which dialog is open. One store, because any screen or key may open any of them. */
-export type OpenDialog =
-  | {
-      readonly kind: 'log';
-      readonly partId: string;
-      readonly factKind: FactKind;
-      readonly correct?: FactView;
-    }
-  | { readonly kind: 'reading'; readonly placeId: string | null }
-  | { readonly kind: 'why'; readonly partId: string }
-  | { readonly kind: 'film'; readonly partId: string }
-  | { readonly kind: 'edit'; readonly partId: string }
-  | { readonly kind: 'keys' }
-  | { readonly kind: 'find' }
-  | { readonly kind: 'import' }
-  | { readonly kind: 'parts-list'; readonly machineId: string; readonly machineName: string }
-  | null;
+/** What each dialog is asked with. A new dialog is a line here and one in `dialogs/Dialogs.tsx`. */
+export interface DialogProps {
+  readonly log: { readonly partId: string; readonly factKind: FactKind; readonly correct?: FactView };
+  readonly reading: { readonly placeId: string | null };
+  readonly why: { readonly partId: string };
+  readonly film: { readonly partId: string };
+  readonly edit: { readonly partId: string };
+  readonly keys: object;
+  readonly find: object;
+  readonly import: object;
+  readonly 'parts-list': { readonly machineId: string; readonly machineName: string };
+  readonly receive: object;
+  readonly weigh: { readonly tinId: string };
+  readonly label: { readonly tinId: string };
+  readonly packs: { readonly productId: string; readonly productName: string; readonly content: Content };
+  readonly 'correct-mix': { readonly fact: StockFactOf<'mixed'> };
+  readonly cup: { readonly onStored: (cupId: string) => void };
+  readonly area: { readonly survey: Survey; readonly onUse: (areaM2: number) => void };
+}
+export type DialogKind = keyof DialogProps;
+export type OpenDialog = { readonly [K in DialogKind]: { readonly kind: K } & DialogProps[K] }[DialogKind];
 
 interface Dialogs {
-  readonly open: OpenDialog;
-  show: (dialog: OpenDialog) => void;
+  readonly open: OpenDialog | null;
+  /** Counts what was opened: a dialog opened from another begins anew. */
+  readonly turn: number;
+  show: (dialog: OpenDialog | null) => void;
 }
 
-export const useDialogs = create<Dialogs>()((set) => ({ open: null, show: (open) => set({ open }) }));
+/** Which dialog is open. One store, because any screen or key may open any of them. */
+export const useDialogs = create<Dialogs>()((set) => ({
+  open: null,
+  turn: 0,
+  show: (open) => set((s) => ({ open, turn: s.turn + 1 })),
+}));

@@ -13,7 +13,7 @@ import {
 } from '../../shelf/needs.ts';
 import { standingStock, type StockFact } from '../../facts/stock.ts';
 import type { Content, Expiry, HardenerTrouble } from '../../shelf/tins.ts';
-import { newestSheet } from '../route.ts';
+import { newestSheet } from '../../products/newest.ts';
 import { productMix, productTraits, shelfNow, thinPctOf, type MixNow } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
 import type { CupView, Pack, TinRow } from '../state.ts';
@@ -90,7 +90,7 @@ const DAY_MS = 86_400_000;
 const FACTS_SHOWN = 60;
 
 export const productName = (snapshot: Snapshot, productId: string): string =>
-  newestSheet(snapshot.shop.sheets, productId)?.name ?? productId;
+  newestSheet(snapshot.shop.sheets.values(), productId)?.name ?? productId;
 
 export function mixView(snapshot: Snapshot, mix: MixNow): MixView {
   const { state, sheet, clock } = mix;

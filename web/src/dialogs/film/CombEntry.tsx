@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { combPrediction, type FilmReadBody } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { useSheets } from '../../api/queries.ts';
-import { Field } from '../../ui/Field.tsx';
+import { Field } from '../../forms/Field.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
-import { failureWords } from '../failureWords.ts';
+import { failureWords } from '../../forms/failureWords.ts';
 
 interface CombProps {
   readonly part: PartDetail;

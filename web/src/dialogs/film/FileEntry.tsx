@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { PartDetail } from '@calvetta/contract';
 import { getGaugeCsv } from '../../api/client.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
+import { Field } from '../../forms/Field.tsx';
 import { gaugeRefusalWords, readGaugeText } from '../filmEntry.ts';
 
 interface FileProps {

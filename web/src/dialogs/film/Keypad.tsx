@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { parseQuantity } from '@calvetta/core';
 import { Button } from '../../ui/Button.tsx';
-import { Field } from '../../ui/Field.tsx';
+import { Field } from '../../forms/Field.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
-import { failureWords } from '../failureWords.ts';
+import { failureWords } from '../../forms/failureWords.ts';
 
 interface KeypadProps {
   readonly onAdd: (um: number) => void;
@@ -78,7 +78,7 @@ export function Readings({ list, onRemove }: ReadingsProps) {
         <li key={i}>
           <button
             type="button"
-            title="Take it out"
+            aria-label={`Take out ${units.film(x)}`}
             className="figure rounded-sm border border-line bg-ground px-2 hover:line-through"
             onClick={() => onRemove(i)}
           >

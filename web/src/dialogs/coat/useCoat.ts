@@ -1,0 +1,105 @@
+import { useState } from 'react';
+import { coatVerdict, judgeGates, limitsOf, type Face, type Tool } from '@calvetta/core';
+import type { FactView, PartDetail } from '@calvetta/contract';
+import { useSheets, useShelf } from '../../api/queries.ts';
+import { maybe, number, quantity, words } from '../../forms/read.ts';
+import { useDraft, type Bound } from '../../forms/useDraft.ts';
+import { usePrefs } from '../../state/prefs.ts';
+import type { SubmitBody } from '../submit.ts';
+import {
+  coatBody,
+  conditionsOf,
+  cupsFor,
+  evidenceOf,
+  lastCoatOf,
+  shownFilm,
+  usualCup,
+  usualUse,
+} from './coatDraft.ts';
+
+interface Asked {
+  readonly part: PartDetail;
+  readonly face: Face | null;
+  readonly isNow: boolean;
+  readonly correct: FactView | undefined;
+  readonly submit: SubmitBody;
+}
+const millilitres = maybe(number('mL', 0, 20_000));
+
+/** A coat being logged: filled in from the route, the last coat, the cup that stands there and the air; judged as it stands. */
+export function useCoat({ part, face, isNow, correct, submit }: Asked) {
+  const sheets = useSheets();
+  const shelf = useShelf();
+  const filmUnit = usePrefs((s) => s.units.film);
+  const known = correct?.kind === 'coated' ? correct.body : null;
+  const [sheetId, setSheetId] = useState(known?.sheetId ?? part.card.next?.sheetId ?? '');
+  const last = lastCoatOf(part, sheetId);
+  const [tool, setTool] = useState<Tool>(known?.tool ?? last?.tool ?? 'gun');
+  // A correction keeps the cup it was logged with, or none: the one that stands there now is another.
+  const [mixId, setMixId] = useState<string | null>(correct ? (known?.mixId ?? '') : null);
+  const [isUsedTyped, setUsedTyped] = useState(known?.usedMl !== undefined);
+  const draft = useDraft(
+    {
+      film: quantity({ field: 'Film', dimension: 'film', bareUnit: filmUnit, min: 1, max: 2000 }),
+      used: millilitres,
+      batch: maybe(words),
+      thinner: maybe(number('%', 0, 100)),
+      reason: maybe(words),
+    },
+    {
+      film: shownFilm(known?.dftUm ?? part.card.next?.dftUm ?? null, filmUnit),
+      used: known?.usedMl?.toString() ?? '',
+      batch: known?.batch ?? last?.batch ?? '',
+      thinner: known?.thinnerPct?.toString() ?? '',
+      reason: known?.reason ?? '',
+    },
+  );
+  const sheet = sheets.data?.sheets.find((s) => s.sheetId === sheetId);
+  const mixes = cupsFor(shelf.data?.mixes ?? [], sheetId, known?.mixId);
+  const chosenMixId = mixId ?? usualCup(mixes, part)?.mixId ?? '';
+  const mix = mixes.find((m) => m.mixId === chosenMixId);
+  const faces = face === null ? part.faces.length : 1;
+  const usual = mix && sheet ? usualUse(part.card, sheet, mix, faces, tool) : '';
+  const typed = draft.bind('used');
+  const used: Bound = {
+    ...typed,
+    value: isUsedTyped ? typed.value : usual,
+    onChange: (text) => {
+      setUsedTyped(true);
+      typed.onChange(text);
+    },
+  };
+  const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
+  const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
+  const top = sheets.data?.sheets.find((s) => s.sheetId === view.topSheetId) ?? null;
+  const verdict =
+    sheet && isNow && !correct ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs) : null;
+  const log = (why: string): void => {
+    const v = draft.read();
+    const usedMl = millilitres(used.value);
+    if (!v || !usedMl.ok) return;
+    const { batch, thinner: thinnerPct, film: dftUm } = v;
+    const all = { sheetId, tool, dftUm, usedMl: usedMl.value, batch, thinnerPct, mix, chosenMixId };
+    submit(coatBody({ ...all, reason: why.trim() }, part, view.face, correct), evidenceOf(part, view, gates));
+  };
+  return {
+    sheets: sheets.data?.sheets ?? [],
+    sheetId,
+    setSheetId,
+    sheet,
+    tool,
+    setTool,
+    mixes,
+    mix,
+    chosenMixId,
+    setMixId,
+    used,
+    draft,
+    gates,
+    log,
+    // The predicted second gate needs the page's own act; measured ones are judged here for whichever product is chosen.
+    isMarginal: gates !== null && (gates.status !== 'pass' || view.act.code === 'coat-if-accepted'),
+    // A gate has its own line and its chips; everything else is said before the touch, not after it.
+    refusal: verdict && !['held', 'marginal'].includes(verdict.why) ? verdict : null,
+  };
+}

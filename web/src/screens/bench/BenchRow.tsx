@@ -1,0 +1,132 @@
+import { memo } from 'react';
+import { useNavigate } from 'react-router';
+import type { BenchResponse, PartCard } from '@calvetta/contract';
+import type { TimeAxis } from '../../drawings/axis.ts';
+import { Section } from '../../drawings/Section.tsx';
+import { WindowRibbon } from '../../drawings/WindowRibbon.tsx';
+import { useNowMs } from '../../state/clock.ts';
+import { useDialogs } from '../../state/dialogs.ts';
+import { useFocusPart } from '../../state/focusPart.ts';
+import { Button } from '../../ui/Button.tsx';
+import { StateWord } from '../../ui/StateWord.tsx';
+import { useRowPx } from '../../ui/useMedia.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+import { actView, type ActView } from '../../words/actText.ts';
+import { BENCH_GRID } from './grid.ts';
+
+interface Props {
+  readonly card: PartCard;
+  readonly bench: BenchResponse;
+  readonly axis: TimeAxis;
+  readonly fullUm: number;
+  readonly isNarrow: boolean;
+}
+
+/** One part in motion: its film, its state in a word, its window in time, and the one act that comes next. */
+export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNarrow }: Props) {
+  const nowMs = useNowMs();
+  const units = useUnits();
+  const rowPx = useRowPx();
+  const navigate = useNavigate();
+  const setFocus = useFocusPart((s) => s.set);
+  const view = actView(card, nowMs, bench.zone, units);
+  const open = (): void => void navigate(`/parts/${encodeURIComponent(card.partId)}`);
+  const ribbon = (
+    <WindowRibbon
+      axis={axis}
+      heightPx={isNarrow ? 26 : rowPx}
+      spans={card.spans}
+      nowMs={nowMs}
+      forecastEndMs={bench.forecastEndMs}
+      nights={bench.nights}
+      fit={card.next ? card.fit : null}
+      opens={card.opens}
+      shuts={card.shuts}
+      isHeld={card.headline === 'held'}
+      label={`${card.name}: ${view.text}`}
+    />
+  );
+  const section = (
+    <Section
+      layers={card.layers}
+      specifiedUm={card.specifiedUm}
+      profileUm={card.profileUm}
+      widthPx={44}
+      heightPx={isNarrow ? 40 : rowPx - 5}
+      fullUm={fullUm}
+      label={`Film of ${card.name}`}
+    />
+  );
+  const row = {
+    role: 'listitem',
+    tabIndex: 0,
+    'data-part': card.partId,
+    'data-state': card.headline,
+    onFocus: () => setFocus(card.partId),
+    onClick: open,
+    onKeyDown: (e: React.KeyboardEvent) => {
+      if (e.key === 'Enter' && e.target === e.currentTarget) open();
+    },
+  } as const;
+  const name = (
+    <span className="min-w-0 truncate" title={`${card.name} · ${card.machineName} · ${card.assemblyName}`}>
+      <span className="font-semibold">{card.name}</span>
+      {card.faceCount > 1 ? <span className="figure text-quiet"> {card.face}</span> : null}
+      <span className="text-[13px] text-quiet"> · {card.machineName}</span>
+    </span>
+  );
+  if (isNarrow)
+    return (
+      <div {...row} className="cursor-pointer border-b border-line px-1 py-1.5 focus:bg-panel">
+        <div className="flex items-center gap-2">
+          {section}
+          <span className="min-w-0 flex-1">
+            <span className="flex items-baseline justify-between gap-2">
+              {name}
+              <StateWord headline={card.headline} />
+            </span>
+            <span className="block truncate text-[13px] text-quiet">{view.text}</span>
+          </span>
+          <ActButton card={card} view={view} />
+        </div>
+        {ribbon}
+      </div>
+    );
+  return (
+    <div
+      {...row}
+      className={`${BENCH_GRID} h-(--row) cursor-pointer border-b border-line/60 hover:bg-panel focus:bg-panel`}
+    >
+      {section}
+      {name}
+      <StateWord headline={card.headline} />
+      {ribbon}
+      <span className="truncate text-[13px]" title={view.text}>
+        {view.text}
+      </span>
+      <ActButton card={card} view={view} />
+    </div>
+  );
+});
+
+function ActButton({ card, view }: { readonly card: PartCard; readonly view: ActView }) {
+  const show = useDialogs((s) => s.show);
+  return (
+    <Button
+      isInRow
+      look={view.isMain ? 'main' : 'plain'}
+      className="w-full max-md:min-h-11 max-md:w-auto"
+      aria-label={`${view.button}: ${card.name}`}
+      onClick={(e) => {
+        e.stopPropagation();
+        show(
+          view.logs === null
+            ? { kind: 'why', partId: card.partId }
+            : { kind: 'log', partId: card.partId, factKind: view.logs },
+        );
+      }}
+    >
+      {view.button}
+    </Button>
+  );
+}

@@ -1,0 +1,126 @@
+import type { FactView, PartDetail } from '@calvetta/contract';
+import { FACT_WORDS, TEST_WORDS, ORIGIN_WORDS } from '@calvetta/contract/words';
+import { useShop } from '../../api/queries.ts';
+import { useDialogs } from '../../state/dialogs.ts';
+import { dayAndTime } from '../../ui/time.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+import { LOG_KINDS } from '../../dialogs/factForms.ts';
+import { refusedWords } from '../../record/refusal.ts';
+import { useRecord } from '../../record/useRecord.ts';
+import { useNotices } from '../../state/notices.ts';
+
+/** Everything that happened to the part, newest first. Corrected and voided entries stay, struck through. */
+export function History({ part }: { readonly part: PartDetail }) {
+  const shop = useShop();
+  const show = useDialogs((s) => s.show);
+  const record = useRecord();
+  const say = useNotices((s) => s.say);
+  // Readings are taken again, not corrected.
+  const undo = (f: FactView): void =>
+    void record({
+      kind: 'voided',
+      partId: f.partId,
+      partName: part.card.name,
+      face: f.face,
+      happenedMs: Date.now(),
+      endedMs: null,
+      supersedes: f.factId,
+      body: {},
+    }).catch((e: unknown) =>
+      say({ tone: 'trouble', text: refusedWords(e, 'It could not be voided; try again.') }),
+    );
+  const who = (id: string): string => shop.data?.people.find((p) => p.personId === id)?.name ?? id;
+  return (
+    <section aria-label="History" className="border border-line bg-panel p-3">
+      <h2 className="mb-1 text-[16px]">History</h2>
+      {part.facts.length === 0 ? (
+        <p className="text-quiet">Nothing logged yet. “Log…” stores what was done.</p>
+      ) : null}
+      <ul>
+        {part.facts
+          .filter((f) => f.kind !== 'voided')
+          .map((f) => (
+            <li
+              key={f.factId}
+              className={`grid min-h-8 grid-cols-[126px_1fr_auto] items-center gap-3 border-t border-line/60 ${f.isStanding ? '' : 'text-quiet line-through'}`}
+            >
+              <span className="figure text-[13px] text-quiet">
+                {dayAndTime(f.endedAtMs ?? f.happenedAtMs, part.zone)}
+              </span>
+              <span className="min-w-0">
+                <FactWords fact={f} /> <span className="text-[13px] text-quiet">· {who(f.personId)}</span>
+              </span>
+              {f.isStanding && LOG_KINDS.includes(f.kind) ? (
+                <button
+                  type="button"
+                  className="figure min-h-8 px-2 text-[13px] underline underline-offset-2 pointer-coarse:min-h-11"
+                  onClick={() => show({ kind: 'log', partId: f.partId, factKind: f.kind, correct: f })}
+                >
+                  Correct
+                </button>
+              ) : f.isStanding && f.kind === 'film-read' ? (
+                <button
+                  type="button"
+                  className="figure min-h-8 px-2 text-[13px] underline underline-offset-2 pointer-coarse:min-h-11"
+                  onClick={() => undo(f)}
+                >
+                  Void
+                </button>
+              ) : null}
+            </li>
+          ))}
+      </ul>
+    </section>
+  );
+}
+
+/** What a coat has from its mix: how old it was, and its hardener's batch. */
+const mixText = (mix: FactView['mix']): string =>
+  mix === null
+    ? ''
+    : `, mix ${Math.round(mix.ageMinutes)} min old${mix.hardenerBatch === null ? '' : `, hardener ${mix.hardenerBatch}`}`;
+
+function FactWords({ fact }: { readonly fact: FactView }) {
+  const units = useUnits();
+  const face = fact.face === null ? '' : `, face ${fact.face}`;
+  const detail = ((): string => {
+    switch (fact.kind) {
+      case 'coated':
+        return `${fact.productName ?? fact.body.sheetId}, ${units.film(fact.body.dftUm)}${fact.body.tool ? `, ${fact.body.tool}` : ''}${fact.body.batch ? `, batch ${fact.body.batch}` : ''}${fact.body.thinnerPct ? `, thinned ${fact.body.thinnerPct} %` : ''}${mixText(fact.mix)}${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+      case 'film-read':
+        return `${fact.body.by === 'comb' ? 'wet comb' : `${fact.body.readingsUm.length} readings`}, mean ${units.film(fact.body.readingsUm.reduce((s, x) => s + x, 0) / fact.body.readingsUm.length)} as read`;
+      case 'stripped':
+      case 'pretreated':
+        return fact.body.method.replaceAll('-', ' ');
+      case 'abraded':
+        return `${fact.body.how}${fact.body.gritP ? `, P${fact.body.gritP}` : ''}`;
+      case 'tested':
+        return `${TEST_WORDS[fact.body.test]}: ${fact.body.reached ? 'passed' : 'not yet'}`;
+      case 'moved':
+        return `to ${fact.placeName ?? fact.body.placeId}`;
+      case 'surface-read':
+        return units.temp(fact.body.surfaceC);
+      case 'baked':
+        return `${units.temp(fact.body.tempC, 0)} for ${fact.body.minutes} min`;
+      case 'contaminated':
+      case 'wetted':
+        return `by ${fact.body.by.replaceAll('-', ' ')}`;
+      case 'turned':
+        return `face ${fact.body.faceUp} up`;
+      case 'surveyed':
+        return `${fact.body.survey.finish} finish, ${fact.body.survey.category}`;
+      case 'route-set':
+        return `${ORIGIN_WORDS[fact.body.origin]}, ${fact.body.steps.length} steps${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+      case 'noted':
+        return fact.body.text;
+      default:
+        return '';
+    }
+  })();
+  return (
+    <>
+      <strong>{FACT_WORDS[fact.kind]}</strong>
+      {face} {detail}
+    </>
+  );
+}

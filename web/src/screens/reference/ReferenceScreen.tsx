@@ -1,0 +1,200 @@
+import { useEffect, useState } from 'react';
+import { useLocation } from 'react-router';
+import { familiesOf, RULES, type Family, type Matter, type Rule } from '@calvetta/core';
+import {
+  BINDER_WORDS,
+  MATTER_WORDS,
+  RULE_WORDS,
+  SEVERITY_WORDS,
+  SOURCE_KIND_WORDS,
+  TOPIC_WORDS,
+  WORKINGS,
+} from '@calvetta/contract/words';
+import { Refused } from '../../api/client.ts';
+import { problemsOf } from '../../record/refusal.ts';
+import { useSend } from '../../record/useSend.ts';
+import { sheetWrite } from '../../record/write.ts';
+import { useSheets } from '../../api/queries.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+import { ActsTable } from './ActsTable.tsx';
+
+/** Rules, families and formulas, each with an address of its own, so that a reason can point at it. */
+export default function ReferenceScreen() {
+  const { hash } = useLocation();
+  const [text, setText] = useState('');
+  useEffect(() => {
+    document.getElementById(decodeURIComponent(hash.slice(1)))?.scrollIntoView({ block: 'center' });
+  }, [hash]);
+  const wanted = text.trim().toLowerCase();
+  const rules = RULES.filter(
+    (r) => wanted === '' || `${r.id} ${RULE_WORDS[r.id]}`.toLowerCase().includes(wanted),
+  );
+  const topics = [...new Set(RULES.map((r) => r.id.split('.')[0]!))];
+  return (
+    <div className="flex max-w-[1100px] flex-col gap-5 p-4">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h1 className="text-[24px]">Reference</h1>
+        <label className="flex items-center gap-2 text-[14px]">
+          Find a rule
+          <input value={text} onChange={(e) => setText(e.target.value)} />
+        </label>
+      </div>
+      <section aria-label="Rules">
+        <h2 className="text-[20px]">
+          Rules{' '}
+          <span className="text-[14px] font-normal text-quiet">
+            {rules.length} of {RULES.length}
+          </span>
+        </h2>
+        {topics.map((t) => {
+          const own = rules.filter((r) => r.id.startsWith(`${t}.`));
+          return own.length === 0 ? null : (
+            <section key={t} className="mt-3">
+              <h3 className="text-[16px]">{TOPIC_WORDS[t] ?? t}</h3>
+              <ul>
+                {own.map((r) => (
+                  <RuleRow key={r.id} rule={r} isWanted={hash === `#${r.id}`} />
+                ))}
+              </ul>
+            </section>
+          );
+        })}
+      </section>
+      <ActsTable />
+      <Families />
+      <section aria-label="Formulas">
+        <h2 className="text-[20px]">Formulas</h2>
+        <ul>
+          {Object.entries(WORKINGS).map(([name, w]) => (
+            <li key={name} id={`formula.${name}`} className="border-t border-line/60 py-1.5">
+              {w.formula} <span className="text-[13px] text-quiet">{w.source}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  );
+}
+
+function RuleRow({ rule, isWanted }: { readonly rule: Rule; readonly isWanted: boolean }) {
+  const tone = rule.severity === 'refuse' ? 'text-bad' : rule.severity === 'warn' ? 'text-warn' : 'text-good';
+  return (
+    <li
+      id={rule.id}
+      className={`grid gap-x-4 border-t border-line/60 py-1.5 md:grid-cols-[72px_minmax(0,1fr)_minmax(0,260px)] ${isWanted ? 'bg-panel outline-2 outline-mark' : ''}`}
+    >
+      <span className={`figure ${tone}`}>{SEVERITY_WORDS[rule.severity]}</span>
+      <span>{RULE_WORDS[rule.id]}</span>
+      <span className="text-[13px] text-quiet">
+        {SOURCE_KIND_WORDS[rule.source.kind]}
+        {rule.source.kind === 'common-practice' ? '' : `: ${rule.source.text}`} · {rule.id}
+      </span>
+    </li>
+  );
+}
+
+/** What a first coat asks of iron and steel. */
+const wants = ({ traits: t }: Family): string =>
+  t.bareMetals.length === 0
+    ? ''
+    : [
+        t.leastClean,
+        t.profileUm ? `${t.profileUm.min}–${t.profileUm.max} µm` : '',
+        Object.keys(t.tolerates).length > 0
+          ? `over ${Object.entries(t.tolerates)
+              .map(([m, much]) => `${MATTER_WORDS[m as Matter]}${much === 'traces' ? ' (traces)' : ''}`)
+              .join(', ')}`
+          : '',
+      ]
+        .filter(Boolean)
+        .join('; ');
+
+function Families() {
+  const sheets = useSheets();
+  const units = useUnits();
+  const stored = new Set((sheets.data?.sheets ?? []).map((s) => s.sheetId));
+  const families = [...familiesOf(sheets.data?.sheets ?? []).values()];
+  return (
+    <section aria-label="Families">
+      <h2 className="text-[20px]">Families</h2>
+      <SheetIn />
+      <div className="overflow-x-auto">
+        <table className="w-full text-left text-[14px]">
+          <thead className="figure text-[13px] text-quiet">
+            <tr>
+              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'wants', 'sheet'].map((h) => (
+                <th key={h} className="py-1 pr-3 font-medium">
+                  {h || 'family'}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {families.map((f) => (
+              <tr key={f.familyId} id={`family.${f.familyId}`} className="border-t border-line/60 align-top">
+                <td className="py-1 pr-3">
+                  <span
+                    className="mr-2 inline-block size-3 border border-ink/40 align-middle"
+                    style={{ background: f.sheet.bandColour }}
+                  />
+                  {f.sheet.name}
+                </td>
+                <td className="pr-3">{BINDER_WORDS[f.sheet.binder]}</td>
+                <td className="figure pr-3 whitespace-nowrap">{units.film(f.sheet.dftUm)}</td>
+                <td className="figure pr-3 whitespace-nowrap">{units.temp(f.traits.heatMaxC, 0)}</td>
+                <td className="pr-3">{f.traits.holdsSun ? 'yes' : 'no'}</td>
+                <td className="pr-3">{f.traits.bareMetals.join(', ') || '—'}</td>
+                <td className="pr-3">{wants(f)}</td>
+                <td className="text-[13px] text-quiet">
+                  {f.sheet.source}{' '}
+                  {stored.has(f.sheet.sheetId) ? (
+                    <a
+                      className="underline"
+                      href={`/api/sheets/${encodeURIComponent(f.sheet.sheetId)}`}
+                      download
+                    >
+                      JSON
+                    </a>
+                  ) : null}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+/** A sheet of the shop's own, as JSON: it takes the family's place. */
+function SheetIn() {
+  const send = useSend();
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = async (file: File): Promise<void> => {
+    setProblem(null);
+    try {
+      await send(sheetWrite(JSON.parse(await file.text()) as object), `${file.name} taken in`);
+    } catch (e) {
+      if (!(e instanceof Refused)) setProblem('This is no JSON file.');
+      else {
+        const problems = problemsOf(e);
+        setProblem(problems.map((p) => `${p.field}: accepted: ${p.accepts}`).join(' · ') || e.body.remedy);
+      }
+    }
+  };
+  return (
+    <label className="my-2 flex flex-wrap items-center gap-2 text-[14px]">
+      A sheet of your own, as JSON
+      <input
+        type="file"
+        accept=".json,application/json"
+        onChange={(e) => void (e.target.files?.[0] && take(e.target.files[0]))}
+      />
+      {problem ? (
+        <span role="alert" className="text-bad">
+          {problem}
+        </span>
+      ) : null}
+    </label>
+  );
+}

@@ -1,0 +1,21 @@
+import type { StepGate } from '@calvetta/core';
+import { ANSWER_WORDS, LOOK_WORDS, SURVEY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+
+/** A look the route rests on: what passes, how to find out, and what it comes to otherwise. */
+export function LookFirst({ gate }: { readonly gate: StepGate }) {
+  const other = gate.otherwise;
+  const field = SURVEY_WORDS[gate.field as keyof typeof SURVEY_WORDS];
+  return (
+    <p className="border-l-4 border-mark bg-ground px-2 py-1 text-[13px]">
+      <b className="font-semibold">Look first: {field.toLowerCase().replace('°c', '°C')}.</b> Goes on where it
+      is {gate.passes.map((p) => ANSWER_WORDS[p] ?? p).join(' or ')}. {LOOK_WORDS[gate.field] ?? ''}
+      {other ? (
+        <span className="text-quiet">
+          {' '}
+          Otherwise: {other.acts.map((a) => (WHAT_WORDS[a] ?? a).split(',')[0]).join(', then ')};{' '}
+          {other.hours.toFixed(0)} h, {other.days.toFixed(0)} days, £{other.cost.toFixed(0)}.
+        </span>
+      ) : null}
+    </p>
+  );
+}
