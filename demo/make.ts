@@ -250,6 +250,59 @@ function pairsIn(machineId: string, lines: readonly PartLine[]): Map<string, str
   return pairs;
 }
 
+/** Who comes and when, where work stands, and what reads the air there. */
+const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'probes'> = {
+  attendance: [
+    { weekday: 2, from: '18:30', to: '21:30' },
+    { weekday: 4, from: '18:30', to: '21:30' },
+    { weekday: 6, from: '09:30', to: '16:30' },
+  ],
+  people: [
+    { personId: 'ines', name: 'Ines' },
+    { personId: 'ruth', name: 'Ruth' },
+    { personId: 'tom', name: 'Tom' },
+  ],
+  places: [
+    { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },
+    { placeId: 'shed', name: 'Running shed', exposure: 'indoor-still', altitudeM: 4, setpointC: null },
+    { placeId: 'leanto', name: 'Lean-to', exposure: 'indoor-fans', altitudeM: 3, setpointC: null },
+  ],
+  probes: [
+    {
+      probeId: 'probe-booth',
+      placeId: 'booth',
+      partId: null,
+      name: 'Booth wall',
+      isSimulated: true,
+      token: 'demo-booth-token',
+    },
+    {
+      probeId: 'probe-shed',
+      placeId: 'shed',
+      partId: null,
+      name: 'Shed pillar',
+      isSimulated: true,
+      token: 'demo-shed-token-1',
+    },
+    {
+      probeId: 'probe-leanto',
+      placeId: 'leanto',
+      partId: 'pump.cylinder-block',
+      name: 'Lean-to, magnet on the block',
+      isSimulated: true,
+      token: 'demo-leanto-token',
+    },
+    {
+      probeId: 'logger-leanto',
+      placeId: 'leanto',
+      partId: null,
+      name: 'Lean-to, old logger',
+      isSimulated: true,
+      token: 'demo-logger-token',
+    },
+  ],
+};
+
 export function makeScenario(): ShopFile {
   serial = 0;
   facts.length = 0;
@@ -278,55 +331,7 @@ export function makeScenario(): ShopFile {
       facilities: FULL_SHOP.facilities,
       schools: FULL_SHOP.schools,
     },
-    attendance: [
-      { weekday: 2, from: '18:30', to: '21:30' },
-      { weekday: 4, from: '18:30', to: '21:30' },
-      { weekday: 6, from: '09:30', to: '16:30' },
-    ],
-    people: [
-      { personId: 'ines', name: 'Ines' },
-      { personId: 'ruth', name: 'Ruth' },
-      { personId: 'tom', name: 'Tom' },
-    ],
-    places: [
-      { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },
-      { placeId: 'shed', name: 'Running shed', exposure: 'indoor-still', altitudeM: 4, setpointC: null },
-      { placeId: 'leanto', name: 'Lean-to', exposure: 'indoor-fans', altitudeM: 3, setpointC: null },
-    ],
-    probes: [
-      {
-        probeId: 'probe-booth',
-        placeId: 'booth',
-        partId: null,
-        name: 'Booth wall',
-        isSimulated: true,
-        token: 'demo-booth-token',
-      },
-      {
-        probeId: 'probe-shed',
-        placeId: 'shed',
-        partId: null,
-        name: 'Shed pillar',
-        isSimulated: true,
-        token: 'demo-shed-token-1',
-      },
-      {
-        probeId: 'probe-leanto',
-        placeId: 'leanto',
-        partId: 'pump.cylinder-block',
-        name: 'Lean-to, magnet on the block',
-        isSimulated: true,
-        token: 'demo-leanto-token',
-      },
-      {
-        probeId: 'logger-leanto',
-        placeId: 'leanto',
-        partId: null,
-        name: 'Lean-to, old logger',
-        isSimulated: true,
-        token: 'demo-logger-token',
-      },
-    ],
+    ...PEOPLE_AND_PLACES,
     sheets: CATALOGUE_SHEETS,
     machines,
     facts: sorted,

@@ -39,7 +39,7 @@ describe.each(['day', 'night and booth'] as const)('AA contrast and names, %s', 
   it.each(PLACES)('%s', async (path) => {
     const page = await stage.desk();
     await open(stage, page, '/settings');
-    await page.getByRole('button', { name: theme }).click();
+    await page.getByRole('radio', { name: theme }).click();
     await open(stage, page, path);
     await page.waitForTimeout(800);
     expect(await violations(page)).toEqual([]);
@@ -48,7 +48,7 @@ describe.each(['day', 'night and booth'] as const)('AA contrast and names, %s', 
   it('the coat dialog and Why?', async () => {
     const page = await stage.desk();
     await open(stage, page, '/settings');
-    await page.getByRole('button', { name: theme }).click();
+    await page.getByRole('radio', { name: theme }).click();
     await open(stage, page, '/parts/quarry.main-frame-left');
     for (const name of ['Coat now', 'Why?']) {
       await page.getByRole('button', { name }).click();

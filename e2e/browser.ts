@@ -1,11 +1,32 @@
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 import { loadDemo } from '../demo/load.ts';
-import { startTestApp, type TestApp } from '../server/src/test/testApp.ts';
+import { AS_OF_MS, startTestApp, type TestApp } from '../server/src/test/testApp.ts';
+
+/** A Thursday evening in the shop, the scenario's own moment. */
+export const STORY_MS = AS_OF_MS;
+
+/** Runs in the page before anything else: its clock is the server's. */
+function moveClock(byMs: number): void {
+  const Real = Date;
+  class Moved extends Real {
+    constructor(...given: readonly never[]) {
+      // A moment given is that moment; only "now" is moved.
+      if (given.length === 0) super(Real.now() + byMs);
+      else super(...(given as unknown as [number]));
+    }
+    static override now(): number {
+      return Real.now() + byMs;
+    }
+  }
+  globalThis.Date = Moved as DateConstructor;
+}
 
 /** The whole thing, running: database, server with the demo, Debian's Chromium. */
 export interface Stage {
   readonly app: TestApp;
   readonly browser: Browser;
+  /** The stage's own time. */
+  nowMs(): number;
   desk(): Promise<Page>;
   phone(): Promise<Page>;
   /** Closes every page: a browser keeps few lines open to one server. */
@@ -16,8 +37,10 @@ export interface Stage {
 export async function startStage(): Promise<Stage> {
   const webFolder = process.env['WEB_FOLDER'];
   if (webFolder === undefined) throw new Error('WEB_FOLDER is not set: run the browser tests with bin/test');
-  const app = await startTestApp({ shop: null, webFolder, isRealTime: true });
-  await loadDemo(app.base, Date.now());
+  // Every story begins at the same moment, server and page alike: what the air does then is known.
+  const runsAheadMs = STORY_MS - Date.now();
+  const app = await startTestApp({ shop: null, webFolder, runsAheadMs });
+  await loadDemo(app.base, STORY_MS);
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: [
@@ -38,12 +61,14 @@ export async function startStage(): Promise<Stage> {
       isMobile: isPhone,
     });
     context.setDefaultTimeout(20_000);
+    await context.addInitScript(moveClock, runsAheadMs);
     contexts.push(context);
     return context.newPage();
   };
   return {
     app,
     browser,
+    nowMs: () => Date.now() + runsAheadMs,
     desk: () => page(1280, 800, false),
     phone: () => page(390, 844, true),
     async closePages() {

@@ -31,7 +31,10 @@ async function surveyed(name: string, over: Partial<Survey>): Promise<void> {
     faces: 1,
   };
   expect((await stage.app.post('/api/machines/van/parts', { parts: [part] })).status).toBe(201);
-  const fact = { ...factInput('surveyed', partId, 0, { survey }), happenedAt: new Date().toISOString() };
+  const fact = {
+    ...factInput('surveyed', partId, 0, { survey }),
+    happenedAt: new Date(stage.nowMs()).toISOString(),
+  };
   expect((await stage.app.post('/api/facts', { facts: [fact] })).status).toBe(201);
   await open(stage, page, `/parts/${partId}/route`);
   await page.locator('article[data-route]').first().waitFor();
@@ -176,16 +179,16 @@ describe('stories of a restorer', () => {
       facts: [
         {
           ...factInput('stripped', 'van.footstep', 0, { method: 'blast' }),
-          happenedAt: new Date().toISOString(),
+          happenedAt: new Date(stage.nowMs()).toISOString(),
         },
       ],
     });
     await page.reload();
     const look = page.getByRole('region', { name: 'What do you see now?' });
-    await look.getByRole('button', { name: 'firm rust' }).click();
-    await look.getByRole('button', { name: 'patches' }).click();
+    await look.getByRole('radio', { name: 'firm rust' }).click();
+    await look.getByRole('radio', { name: 'patches' }).click();
     expect(await look.getByRole('button', { name: 'Record the look' }).isDisabled()).toBe(true);
-    await look.getByRole('button', { name: 'water breaks: oil' }).click();
+    await look.getByRole('radio', { name: 'water breaks: oil' }).click();
     await look.getByText(/loose old paint still stands under/i).waitFor();
     await look.getByRole('button', { name: 'Record the look' }).click();
     await look.getByText('Recorded', { exact: true }).waitFor();

@@ -107,7 +107,7 @@ describe('mix for two brackets in a tapered cup, over-pour, repair, coat, use th
   it('too little to measure by is said, and the smallest batch is one touch', async () => {
     const page = await stage.desk();
     await mixFor(page);
-    await page.getByRole('button', { name: 'by volume' }).click();
+    await page.getByRole('radio', { name: 'by volume' }).click();
     await page.getByLabel('Mixed paint').fill('1/8 pt');
     // A quarter of an imperial gill: 71 mL, below the 100 that 4:1 needs on a cup read to 1 mL.
     await page.getByText(/Less than 100 mL cannot be measured/).waitFor();
@@ -118,11 +118,11 @@ describe('mix for two brackets in a tapered cup, over-pour, repair, coat, use th
   it('a cup measured by weighing water is kept and drawn', async () => {
     const page = await stage.desk();
     await mixFor(page);
-    await page.getByRole('button', { name: 'by volume' }).click();
+    await page.getByRole('radio', { name: 'by volume' }).click();
     await page.getByLabel('Mixed paint').fill('200');
     await page.getByRole('button', { name: 'Measure a cup' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByRole('button', { name: 'by weighing water' }).click();
+    await dialog.getByRole('radio', { name: 'by weighing water' }).click();
     await dialog.getByLabel('Name').fill('Enamel mug');
     await dialog.getByLabel('Inside height, mm').fill('80');
     await dialog.getByLabel('Water when full, g').fill('20');
@@ -167,7 +167,7 @@ describe('the shelf', () => {
     const page = await stage.desk();
     const before = await level('paint');
     await mixFor(page);
-    await page.getByRole('button', { name: 'by volume' }).click();
+    await page.getByRole('radio', { name: 'by volume' }).click();
     await page.getByLabel('Mixed paint').fill('250');
     await page.getByRole('button', { name: 'Mixed now: start its clock' }).click();
     await page.getByText('Mixed: Epoxy primer').waitFor();
@@ -203,7 +203,7 @@ describe('film readings', () => {
     await open(stage, page, '/parts/van.cross-member-front');
     await page.getByRole('button', { name: 'Measure' }).click();
     const dialog = page.getByRole('dialog');
-    await dialog.getByRole('button', { name: 'paste or file' }).click();
+    await dialog.getByRole('radio', { name: 'paste or file' }).click();
     await dialog.getByRole('textbox', { name: 'Readings' }).fill('Thickness\n8.1\n8.4\n8.2\n8.6\n8.8');
     await dialog.getByText(/does not say its unit/).waitFor();
     await dialog.getByRole('button', { name: 'mil', exact: true }).click();

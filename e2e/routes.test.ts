@@ -76,13 +76,13 @@ describe('choose a route', () => {
   it('switching the school changes the route', async () => {
     const page = await stage.desk();
     await open(stage, page, '/settings');
-    await page.getByRole('button', { name: 'brush', exact: true }).click();
+    await page.getByRole('radio', { name: 'brush', exact: true }).click();
     await page.getByText('House practice stored').waitFor();
     await surveyedRail(page);
     await page.locator('article[data-route] summary').filter({ hasText: 'score' }).first().click();
     const brushed = await page.locator('article[data-route]').first().innerText();
     await open(stage, page, '/settings');
-    await page.getByRole('button', { name: 'gun', exact: true }).click();
+    await page.getByRole('radio', { name: 'gun', exact: true }).click();
     await page.getByText('House practice stored').waitFor();
     await surveyedRail(page);
     await page.locator('article[data-route] summary').filter({ hasText: 'score' }).first().click();

@@ -228,7 +228,7 @@ describe('the server away', () => {
           kind: 'noted',
           partId,
           face: null,
-          happenedAt: new Date(Date.now() - 60_000).toISOString(),
+          happenedAt: new Date(stage.nowMs() - 60_000).toISOString(),
           endedAt: null,
           personId: String(personId),
           deviceId: 'old-tablet',
@@ -363,9 +363,9 @@ describe('units and theme', () => {
   it('Fahrenheit, mil and the dark theme hold on every place', async () => {
     const page = await stage.desk();
     await open(stage, page, '/settings');
-    await page.getByRole('button', { name: '°F' }).click();
-    await page.getByRole('button', { name: 'mil', exact: true }).click();
-    await page.getByRole('button', { name: 'night and booth' }).click();
+    await page.getByRole('radio', { name: '°F' }).click();
+    await page.getByRole('radio', { name: 'mil', exact: true }).click();
+    await page.getByRole('radio', { name: 'night and booth' }).click();
     await open(stage, page, '/parts/quarry.main-frame-left');
     expect(await page.locator('main').innerText()).toMatch(/°F[\s\S]*mil|mil[\s\S]*°F/);
     expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dark');

@@ -1,118 +1,298 @@
 /** The written front door of core: a new name here is a decision. */
-export * from './base/result.ts';
-export * from './base/failure.ts';
-export * from './base/assert.ts';
-export * from './base/random.ts';
-export * from './base/time.ts';
-export * from './base/zone.ts';
-export { pointersIn, type Fits, type Pointer, type Ref, type Shape as DataShape } from './base/shape.ts';
-export * from './units/factors.ts';
-export * from './units/quantity.ts';
-export * from './units/parse.ts';
-export * from './units/display.ts';
-export * from './air/saturation.ts';
-export * from './air/dewPoint.ts';
-export * from './air/humidity.ts';
-export * from './air/psychrometer.ts';
-export * from './air/reading.ts';
-export * from './air/gate.ts';
-export * from './air/track.ts';
-export * from './air/heat.ts';
-export * from './part/substrate.ts';
-export * from './part/area.ts';
-export * from './part/survey.ts';
-export * from './part/surveyDoubts.ts';
-export * from './part/kinds.ts';
-export * from './part/kindFacts.ts';
-export * from './part/zones.ts';
-export * from './part/shopMeans.ts';
-export * from './part/thermal/lag.ts';
-export * from './part/thermal/response.ts';
-export * from './part/thermal/track.ts';
-export * from './part/thermal/calibrate.ts';
-export * from './part/thermal/placeAir.ts';
-export * from './products/curve.ts';
-export * from './products/binder.ts';
-export * from './products/sheet.ts';
-export * from './products/newest.ts';
-export * from './products/traits.ts';
-export * from './products/traitsByBinder.ts';
-export * from './products/catalogue/index.ts';
-export * from './cure/rate.ts';
-export * from './cure/clock.ts';
-export * from './cure/tables.ts';
-export * from './cure/windows.ts';
-export * from './cure/stacked.ts';
-export * from './cure/suspect.ts';
-export * from './cure/bare.ts';
-export * from './cure/keyed.ts';
-export * from './cure/calibration.ts';
-export * from './cure/potLife.ts';
-export * from './film/index.ts';
-export * from './work/area.ts';
-export * from './work/minutes.ts';
-export * from './work/paint.ts';
-export * from './work/transfer.ts';
-export * from './mix/index.ts';
-export * from './shelf/index.ts';
-export { originMs, type Envelope, type Kind } from './facts/envelope.ts';
-export * from './facts/part.ts';
-export * from './facts/stock.ts';
-export * from './bench/film.ts';
-export * from './bench/air.ts';
-export * from './bench/face.ts';
-export * from './bench/headline.ts';
-export * from './bench/act.ts';
-export * from './bench/order.ts';
-export * from './bench/verdict.ts';
-export * from './bench/part.ts';
-export * from './bench/progress.ts';
-export * from './route/route.ts';
-export * from './route/view.ts';
-export * from './route/rule.ts';
-export * from './route/judge.ts';
-export * from './route/build.ts';
-export * from './route/coats.ts';
-export * from './route/exposure.ts';
-export * from './route/hours.ts';
-export * from './route/score.ts';
-export * from './route/systems.ts';
-export * from './route/advise.ts';
+// base
+export { type Result, must } from './base/result.ts';
+export type { Failure } from './base/failure.ts';
+export { type Random, seededRandom, normal } from './base/random.ts';
+export { HOUR_MS, DAY_MS, type Span } from './base/time.ts';
+export { instantFrom, isTime, type WrittenTime } from './base/instant.ts';
+export { instantsOf, offsetMs } from './base/zone.ts';
+export { pointersIn, type Ref, type Shape as DataShape } from './base/shape.ts';
+
+// units
+export { UM_PER_MIL, M2_PER_FT2, fFromC } from './units/factors.ts';
+export type { Dimension, VolumeSystem } from './units/quantity.ts';
+export { type QuantityField, splitNumber, parseQuantity } from './units/parse.ts';
+export {
+  type UnitPreference,
+  METRIC,
+  type Shown,
+  showTemperature,
+  showDifference,
+  showFilm,
+  showArea,
+  showVolume,
+} from './units/display.ts';
+
+// air
+export { esOverWaterHpa } from './air/saturation.ts';
+export { dewPointOverWaterC } from './air/dewPoint.ts';
+export { vapourHpa } from './air/humidity.ts';
+export { type Psychrometer, rhFromWetBulbPct } from './air/psychrometer.ts';
+export { type AirReading, type ReadingTrust, isStuck } from './air/reading.ts';
+export {
+  DEW_MARGIN_K,
+  type GateStatus,
+  type GateKind,
+  type Gate,
+  type GateVerdict,
+  dewMargin,
+  judgeGates,
+} from './air/gate.ts';
+export { type ForecastHour, stretchesFrom } from './air/track.ts';
+export { heatToFit } from './air/heat.ts';
+
+// part
+export { SUBSTRATES, type Substrate, MATERIALS, isCasting } from './part/substrate.ts';
+export {
+  type Shape,
+  type ShapeKind,
+  CASTING_FACTOR,
+  SHAPE_FIELDS,
+  type Pieces,
+  totalAreaM2,
+  areaFromMassM2,
+} from './part/area.ts';
+export {
+  ANSWERS,
+  RUST,
+  PITS,
+  OIL,
+  COATING,
+  COAT_KINDS,
+  TEST_RESULTS,
+  LEGACY,
+  PRIOR_PRIMERS,
+  PLATINGS,
+  ALSO_ON,
+  FLUIDS,
+  type Fluid,
+  TOO_BIG_FOR,
+  CATEGORIES,
+  DURABILITY,
+  FINISHES,
+  REACHES,
+  FEATURES,
+  CRITICALITIES,
+  type Survey,
+  blankSurvey,
+  wholeSurvey,
+  ZONE_KINDS,
+  type ZoneKind,
+  type Zone,
+} from './part/survey.ts';
+export { type SurveyDoubt, surveyDoubts } from './part/surveyDoubts.ts';
+export {
+  type SurveyField,
+  SURVEY_SHAPES,
+  type SurveyGroup,
+  SURVEY_GROUPS,
+  isAsked,
+  nothingUnusual,
+} from './part/surveySheet.ts';
+export { PART_KINDS, type PartKind } from './part/kinds.ts';
+export {
+  FACILITIES,
+  type Facility,
+  type Schools,
+  type ShopMeans,
+  DEFAULT_SCHOOLS,
+  SMALL_SHOP,
+  FULL_SHOP,
+  meansFor,
+} from './part/shopMeans.ts';
+export type { Exposure } from './part/thermal/lag.ts';
+export type { SurfaceSource, SurfaceStretch, OwnReading } from './part/thermal/track.ts';
+
+// products
+export { type StageTimes, fitCurve, stageHoursAt, maxStageHoursAt } from './products/curve.ts';
+export { BINDERS, type Binder } from './products/binder.ts';
+export { STAGES, type Stage, type ProductSheet, withActivation } from './products/sheet.ts';
+export { newestSheets, newestSheet } from './products/newest.ts';
+export { TOOLS, type Tool, METALS, PIGMENTS } from './products/traits.ts';
+export { traitsOf } from './products/traitsByBinder.ts';
+export { type Family, CATALOGUE_SHEETS, familiesOf } from './products/catalogue/index.ts';
+
+// cure
+export { crossing, progressAt } from './cure/clock.ts';
+export { stageTable } from './cure/tables.ts';
+export type { Edge, RibbonSpan } from './cure/windows.ts';
+export type { SuspectCause } from './cure/suspect.ts';
+export type { BarePrep } from './cure/bare.ts';
+
+// film
+export { hingeMomentNm } from './film/mass.ts';
+export { facesLossUm, boreLossUm, fitAfter } from './film/fit.ts';
+export {
+  histogram,
+  readingsNeeded,
+  GAUGE_ZEROS,
+  type GaugeZero,
+  PROFILES,
+  type ProfileGrade,
+} from './film/readings.ts';
+export { ACCEPTANCE, type AcceptanceRule, type Requirement } from './film/accept.ts';
+export { wetFilmUm } from './film/spreading.ts';
+export { combPrediction } from './film/wetComb.ts';
+export { type GaugeRefusal, type GaugeAnswer, readGaugeRows } from './film/gaugeRows.ts';
+export { coatsMissing } from './film/measured.ts';
+export { type FilmReadBody, type FilmJudgement, judgeFilm } from './film/judgeFilm.ts';
+
+// work
+export { MARGIN_PCT, roundedUp } from './work/paint.ts';
+export { type Applicator, TRANSFER, applicatorOf, WORK_SHAPES, type WorkShape } from './work/transfer.ts';
+
+// mix
+export { type Batch, recipeOf, batchOfMixed, scaleSteps, type Repair, repairOverPour } from './mix/recipe.ts';
+export {
+  THINNER_GRADES,
+  type ThinnerGrade,
+  thinnerGrade,
+  thinnerStartPct,
+  vocAsAppliedGL,
+} from './mix/thinner.ts';
+export { FLOW_CUPS, type FlowCup, viscosityMm2S, cupSeconds } from './mix/flowCup.ts';
+export {
+  type CupShape,
+  checkCup,
+  cupFullMl,
+  cupHeightMm,
+  type CupMark,
+  cupMarks,
+  cupFromWater,
+} from './mix/cup.ts';
+export { type LeftoverItem, chooseLeftover } from './mix/leftover.ts';
+
+// shelf
+export { CONTENTS, type Content } from './shelf/tins.ts';
+export { type Account, type StockConflict, imbalanceMl } from './shelf/ledger.ts';
+export { type Offer, cheapestCover } from './shelf/cover.ts';
+export { contentDensityKgL } from './shelf/density.ts';
+
+// facts
+export { originMs, type Kind } from './facts/envelope.ts';
+export {
+  FACES,
+  type Face,
+  STRIP_METHODS,
+  PRETREATMENTS,
+  TESTS,
+  type TestKind,
+  CONTAMINANTS,
+  PART_FACTS,
+  type FactBodies,
+  type FactKind,
+  type Fact,
+  standingFacts,
+  ofKind,
+  type FactOf,
+  seenSinceStripped,
+} from './facts/part.ts';
+export {
+  WASTE_REASONS,
+  STOCK_FACTS,
+  type StockKind,
+  STOCK_KINDS,
+  type StockBodies,
+  type StockFactOf,
+  type StockFact,
+} from './facts/stock.ts';
+
+// bench
+export type { CureState } from './bench/film.ts';
+export { limitsOf, PREDICTED_SPREAD_K, unfitSpans } from './bench/air.ts';
+export { HEADLINES, type Headline } from './bench/headline.ts';
+export type { NextAct, ActCode } from './bench/act.ts';
+export { type CoatRefusal, mixTrouble, coatVerdict, coatedFace } from './bench/verdict.ts';
+
+// route
+export {
+  STEP_KINDS,
+  type StepKind,
+  METHODS,
+  type Method,
+  type StepGate,
+  type RouteStep,
+} from './route/route.ts';
+export { type RouteView, viewOf } from './route/view.ts';
+export type { Severity, Remedy, Rule } from './route/rule.ts';
+export {
+  type Reason,
+  type OpenQuestion,
+  isAllowed,
+  stepsOfZone,
+  type JudgeInput,
+  judgeRoute,
+} from './route/judge.ts';
+export { buildRoute, prepSteps } from './route/build.ts';
+export { type LayerChoice, coatSteps } from './route/coats.ts';
+export { QUALITIES, type Quality } from './route/score.ts';
+export { systemsOf, coatKindOf, layersOf } from './route/systems.ts';
+export { type AdvisedRoute, type Advice, advise, routeWith } from './route/advise.ts';
 export { RULES } from './route/rules/index.ts';
-export * from './route/answers.ts';
-export * from './route/gates.ts';
-export * from './route/facilities.ts';
-export * from './route/advice/rivals.ts';
+export { EXPERTS } from './route/answers.ts';
+export { GATES, isOpen } from './route/gates.ts';
+export { BESTS, type Best, type GivesUp } from './route/advice/rivals.ts';
 export type { Refused } from './route/advice/tally.ts';
-export type { Unshown } from './route/advice/zone.ts';
-export * from './route/surface/matter.ts';
-export * from './route/surface/acts.ts';
-export * from './route/surface/cleanliness.ts';
-export * from './route/surface/asks.ts';
-export * from './route/surface/state.ts';
-export * from './route/surface/seed.ts';
-export * from './route/surface/seen.ts';
-export * from './route/surface/walk.ts';
-export * from './route/surface/unmet.ts';
-export * from './route/surface/stages.ts';
-export * from './route/mend.ts';
-export * from './shop/state.ts';
-export * from './shop/calendar.ts';
-export * from './shop/air.ts';
-export * from './shop/profile.ts';
-export * from './shop/route.ts';
-export * from './shop/part.ts';
-export * from './shop/snapshot.ts';
-export * from './shop/shelf.ts';
-export * from './shop/leftover.ts';
-export * from './shop/job.ts';
-export * from './shop/batch.ts';
-export * from './shop/alike.ts';
-export * from './shop/views/moment.ts';
-export * from './shop/views/card.ts';
-export * from './shop/views/bench.ts';
-export * from './shop/views/machines.ts';
-export * from './shop/views/part.ts';
-export * from './shop/views/partView.ts';
-export * from './shop/views/air.ts';
-export * from './shop/views/shelf.ts';
+export { MATTERS, type Matter, TRACES, indexOfMatter } from './route/surface/matter.ts';
+export { WAYS, type Way, type ActId, type Act, ACTS, shareOf } from './route/surface/acts.ts';
+export { CLEANLINESS } from './route/surface/cleanliness.ts';
+export { type Seen, SEEN_RUST, SEEN_PAINT, SEEN_WATER } from './route/surface/seen.ts';
+export { type SurfaceStage, stagesOf } from './route/surface/stages.ts';
+export { mendFor, mended } from './route/mend.ts';
+
+// shop
+export {
+  type MeansInfo,
+  type Workshop,
+  type PlaceInfo,
+  type Probe,
+  type MachineRow,
+  type PartRow,
+  type RouteStepRow,
+  type TinRow,
+  type Pack,
+  type CupView,
+  type ShopRecord,
+  type ShopState,
+  shopStateOf,
+  shopRecordOf,
+  groupBy,
+} from './shop/state.ts';
+export type { Attendance } from './shop/calendar.ts';
+export { KEEP_DAYS, type PlaceReadings, type AirData } from './shop/air.ts';
+export type { DerivedPart } from './shop/part.ts';
+export {
+  type SnapshotSource,
+  type Snapshot,
+  derivation,
+  deriveShop,
+  rederiveParts,
+  derivePartAt,
+} from './shop/snapshot.ts';
+export { shelfNow, colourFor } from './shop/shelf.ts';
+export { type LeftoverWhy, type LeftoverView, type LeftoverResponse, leftoverFor } from './shop/leftover.ts';
+export { type JobGroup, jobGroups, type PartNeed, needOf, type JobTotal, totalOf } from './shop/job.ts';
+export { BATCH_MODES, type BatchMode, tinFor, tinsFor, workOut, type Worked } from './shop/batch.ts';
+export { surveyAlike, stepsAlike } from './shop/alike.ts';
+export type { PlaceNowView, Moment } from './shop/views/moment.ts';
+export type { Layer, PartCard } from './shop/views/card.ts';
+export { type BenchResponse, benchOf } from './shop/views/bench.ts';
+export { type MachineView, type MachinesResponse, machinesOf } from './shop/views/machines.ts';
+export { partDetail } from './shop/views/part.ts';
+export type {
+  TracePoint,
+  StageWorking,
+  FaceView,
+  RouteStepView,
+  FactView,
+  PartDetail,
+} from './shop/views/partView.ts';
+export { type AirPoint, type PlaceAirResponse, placeAirView } from './shop/views/air.ts';
+export {
+  type TinView,
+  type MixView,
+  type ShelfResponse,
+  type ShoppingResponse,
+  shelfResponse,
+  shopping,
+} from './shop/views/shelf.ts';

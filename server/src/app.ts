@@ -8,14 +8,19 @@ import { importsRoutes } from './imports/imports.routes.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
 import { readingsRoutes } from './readings/readings.routes.ts';
+import { packsRoutes } from './shelf/packs.routes.ts';
 import { shelfRoutes } from './shelf/shelf.routes.ts';
+import { serviceRoutes } from './live/service.routes.ts';
+import { sheetsRoutes } from './shop/sheets.routes.ts';
 import { templatesRoutes } from './templates/templates.routes.ts';
 import { shopRoutes } from './shop/shop.routes.ts';
 
 /** Every subject's doors, but imports, which take larger bodies. */
 export const routersOf = (deps: Deps): Router[] =>
   [
+    serviceRoutes,
     shopRoutes,
+    sheetsRoutes,
     benchRoutes,
     partsRoutes,
     placesRoutes,
@@ -23,6 +28,7 @@ export const routersOf = (deps: Deps): Router[] =>
     factsRoutes,
     templatesRoutes,
     shelfRoutes,
+    packsRoutes,
   ].map((routes) => routes(deps));
 
 /** The application as a value: everything it needs comes in as `deps`. `webFolder` holds the built page, or null for none. */

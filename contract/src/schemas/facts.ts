@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { instant } from './time.ts';
 import { FACES, PART_FACTS, type FactKind } from '@calvetta/core';
 import type { FactInput } from '../api.ts';
 import { joiOf, SHOP_ID } from './shape.ts';
@@ -10,7 +11,7 @@ export const FACT_BODIES = Object.fromEntries(
   Object.entries(PART_FACTS).map(([kind, { body }]) => [kind, joiOf(body)]),
 ) as Readonly<Record<FactKind, Joi.Schema>>;
 
-const when = Joi.string().isoDate();
+const when = instant;
 
 export const factInput = Joi.object<FactInput, true>({
   factId: Joi.string().guid().required(),

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { day, instant } from './time.ts';
 import { CONTENTS, STOCK_FACTS, STOCK_KINDS, type StockKind } from '@calvetta/core';
 import { joiOf } from './shape.ts';
 import type { CupView, NewTin, NewTinInput, Pack, StockFactInput } from '../shelf.ts';
@@ -12,8 +13,7 @@ const label = Joi.string().trim().min(1).max(60);
 const content = Joi.string()
   .valid(...CONTENTS)
   .required();
-const day = Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'day');
-const when = Joi.string().isoDate().required();
+const when = instant.required();
 /** A level may be nothing, never less. */
 const level = Joi.number().min(0).max(1_000_000).required();
 

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { instant } from './time.ts';
 import {
   CLEANLINESS,
   FLUIDS,
@@ -186,7 +187,7 @@ const part = Joi.object({
 /** `calvetta-shop/2`; the first is read as well, its surveys with what was not asked then as not known. */
 export const shopFile = Joi.object({
   format: Joi.valid(SHOP_FORMAT, ...OLDER_SHOP_FORMATS).required(),
-  asOf: Joi.string().isoDate().required(),
+  asOf: instant.required(),
   workshop: Joi.object({
     workshopId: id.required(),
     name: name.required(),
@@ -266,8 +267,8 @@ export const shopFile = Joi.object({
           .valid(...FACES)
           .allow(null)
           .required(),
-        happenedAt: Joi.string().isoDate().required(),
-        endedAt: Joi.string().isoDate().allow(null).required(),
+        happenedAt: instant.required(),
+        endedAt: instant.allow(null).required(),
         personId: id.required(),
         supersedes: Joi.string().guid().allow(null).required(),
         body: Joi.object().unknown(true).required(),
@@ -283,7 +284,7 @@ export const shopFile = Joi.object({
       kind: Joi.string()
         .valid(...STOCK_KINDS)
         .required(),
-      happenedAt: Joi.string().isoDate().required(),
+      happenedAt: instant.required(),
       personId: id.required(),
       supersedes: Joi.string().guid().allow(null).required(),
       body: Joi.object().unknown(true).required(),

@@ -1,6 +1,6 @@
-import { absoluteHumidityGM3 } from './humidity.ts';
+import { absoluteHumidityGM3, vapourHpa } from './humidity.ts';
 import { wettingPointOf } from './dewPoint.ts';
-import { esOverWaterHpa, OVER_WATER } from './saturation.ts';
+import { OVER_WATER } from './saturation.ts';
 
 /** Instrument accuracies, k = 2 (expanded), as most hand instruments and probes state them. */
 export interface Accuracy {
@@ -80,7 +80,7 @@ export interface DewMargin {
 function wetting(airC: number, rhPct: number) {
   const rh = Math.min(Math.max(rhPct, 0.1), 100);
   const air = Math.min(Math.max(airC, OVER_WATER.minC), OVER_WATER.maxC);
-  return wettingPointOf((rh / 100) * esOverWaterHpa(air));
+  return wettingPointOf(vapourHpa(air, rh));
 }
 
 /**
@@ -107,16 +107,6 @@ export function dewMargin(
     dewPointC: point.tempC,
     kind: point.kind,
   };
-}
-
-/** The least surface temperature that keeps the margin above the dew point, °C. */
-export function leastFitSurfaceC(airC: number, rhPct: number, dewMarginK = DEW_MARGIN_K): number {
-  return wetting(airC, rhPct).tempC + dewMarginK;
-}
-
-/** Highest relative humidity at which a part *at air temperature* keeps the dew margin, %: 80.9 at 5 °C, 83.5 at 25 °C. */
-export function rhAtDewMarginPct(airC: number, dewMarginK = DEW_MARGIN_K): number {
-  return (100 * esOverWaterHpa(airC - dewMarginK)) / esOverWaterHpa(airC);
 }
 
 function unknownGate(
@@ -205,7 +195,7 @@ export interface AirFigures {
 export function airFiguresOf(now: Conditions): AirFigures {
   if (now.airC === null || now.rhPct === null)
     return { wettingC: null, wettingKind: null, marginK: null, absoluteGM3: null };
-  const vapour = (now.rhPct / 100) * esOverWaterHpa(now.airC);
+  const vapour = vapourHpa(now.airC, now.rhPct);
   const point = wettingPointOf(vapour);
   return {
     wettingC: point.tempC,

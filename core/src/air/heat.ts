@@ -1,9 +1,9 @@
+import { rhPctOf, vapourHpa } from './humidity.ts';
 import { rangeFailure } from '../base/failure.ts';
 import { err, ok, type Result } from '../base/result.ts';
 import { secondsToReach } from '../part/thermal/response.ts';
 import { DEW_MARGIN_K } from './gate.ts';
 import { wettingPointOf } from './dewPoint.ts';
-import { esOverWaterHpa } from './saturation.ts';
 
 export interface HeatInput {
   readonly airC: number;
@@ -38,8 +38,8 @@ export function heatToFit(input: HeatInput): Result<HeatAnswer> {
     rangeFailure('airC', input.airC, -40, 50, '°C') ??
     rangeFailure('rhPct', input.rhPct, 0.1, 100, '%');
   if (bad) return err(bad);
-  const vapourHpa = (input.rhPct / 100) * esOverWaterHpa(input.airC);
-  const dewPointC = wettingPointOf(vapourHpa).tempC;
+  const vapour = vapourHpa(input.airC, input.rhPct);
+  const dewPointC = wettingPointOf(vapour).tempC;
   const neededC = dewPointC + DEW_MARGIN_K;
   const fitAfterS: { partId: string; afterS: number }[] = [];
   const neverFit: string[] = [];
@@ -54,6 +54,6 @@ export function heatToFit(input: HeatInput): Result<HeatAnswer> {
     }
   }
   fitAfterS.sort((a, b) => a.afterS - b.afterS);
-  const rhAfterPct = Math.min(100, (100 * vapourHpa) / esOverWaterHpa(input.targetC));
+  const rhAfterPct = rhPctOf(vapour, input.targetC);
   return ok({ dewPointC, rhAfterPct, fitAfterS, neverFit, unknown });
 }

@@ -34,29 +34,3 @@ export function rhFromWetBulbPct(
   const impossible = rangeFailure('rhPct', rhPct, 0.1, 100, '%');
   return impossible ? err(impossible) : ok(Math.min(rhPct, 100));
 }
-
-/** Wet-bulb temperature, °C, of air at an altitude: the root of the psychrometer equation, by bisection to 1e-6 K. */
-export function wetBulbC(
-  airC: number,
-  rhPct: number,
-  altitudeM: number,
-  kind: Psychrometer = 'aspirated',
-): Result<number> {
-  const bad = firstOutOfRange([
-    ['airC', airC, 0, 50, '°C'],
-    ['rhPct', rhPct, 0.1, 100, '%'],
-  ]);
-  if (bad) return bad;
-  const pressure = stationPressureHpa(altitudeM);
-  if (!pressure.ok) return pressure;
-  const gammaP = PSYCHROMETER_PER_K[kind] * pressure.value;
-  const vapour = (rhPct / 100) * esOverWaterHpa(airC);
-  let lowC = -40;
-  let highC = airC;
-  while (highC - lowC > 1e-6) {
-    const midC = (lowC + highC) / 2;
-    if (esOverWaterHpa(midC) - gammaP * (airC - midC) > vapour) highC = midC;
-    else lowC = midC;
-  }
-  return ok((lowC + highC) / 2);
-}

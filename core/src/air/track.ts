@@ -1,5 +1,5 @@
+import { vapourHpa } from './humidity.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
-import { esOverWaterHpa } from './saturation.ts';
 import type { AirReading } from './reading.ts';
 import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
 
@@ -16,7 +16,7 @@ export interface ForecastHour {
 }
 
 type Point = Pick<AirReading, 'atMs' | 'airC' | 'rhPct'>;
-const vapour = (p: Point): number => (p.rhPct / 100) * esOverWaterHpa(p.airC);
+const vapour = (p: Point): number => vapourHpa(p.airC, p.rhPct);
 
 /** Joins ascending points at most `joinMs` apart into stretches; wider gaps stay gaps. */
 export function stretchesFrom(

@@ -1,3 +1,5 @@
+import { wallMsOf, type WrittenTime } from './instant.ts';
+
 /** A day of the calendar, as people write it. */
 export interface LocalDay {
   readonly year: number;
@@ -59,6 +61,19 @@ export const weekdayOf = (d: LocalDay): number =>
 /** `2026-03-29`. */
 export const isoDay = (d: LocalDay): string =>
   `${String(d.year).padStart(4, '0')}-${String(d.month).padStart(2, '0')}-${String(d.day).padStart(2, '0')}`;
+
+/**
+ * Every instant at which the clocks of a zone show a written time, ms, in order: none when they jump over it, two when they
+ * show it twice.
+ */
+export function instantsOf(zone: string, written: WrittenTime): number[] {
+  const wall = wallMsOf(written);
+  const offsets = new Set([offsetMs(zone, wall - 24 * 3_600_000), offsetMs(zone, wall + 24 * 3_600_000)]);
+  return [...offsets]
+    .filter((offset) => offsetMs(zone, wall - offset) === offset)
+    .map((offset) => wall - offset)
+    .sort((a, b) => a - b);
+}
 
 /**
  * The instant at which the clocks of a zone show a time, ms. A time that the clocks jump over is taken as much later as they

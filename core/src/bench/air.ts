@@ -1,3 +1,4 @@
+import { rhPctOf } from '../air/humidity.ts';
 import { HOUR_MS, mergeSpans, type Span } from '../base/time.ts';
 import {
   judgeGates,
@@ -7,7 +8,6 @@ import {
   DEW_MARGIN_K,
 } from '../air/gate.ts';
 import { wettingPointOf } from '../air/dewPoint.ts';
-import { esOverWaterHpa } from '../air/saturation.ts';
 import { STALE_AFTER_MS, type ReadingTrust } from '../air/reading.ts';
 import {
   sliceAir,
@@ -66,7 +66,7 @@ export function conditionsNow(
 export function conditionsAt(track: readonly SurfaceStretch[], atMs: number): Conditions | null {
   const p = surfaceAt(track, atMs);
   if (!p) return null;
-  const rhPct = p.vapourHpa === null ? null : Math.min(100, (100 * p.vapourHpa) / esOverWaterHpa(p.airC));
+  const rhPct = p.vapourHpa === null ? null : rhPctOf(p.vapourHpa, p.airC);
   return { airC: p.airC, rhPct, surfaceC: p.surfaceC, surfaceSpreadK: PREDICTED_SPREAD_K };
 }
 

@@ -146,13 +146,6 @@ function pieceIndex(pieces: readonly Piece[], tempC: number): number {
   return i;
 }
 
-/** Rate at a steady temperature, 1/h, or UNKNOWN_RATE. */
-export function rateAt(table: RateTable, tempC: number): number {
-  const piece = table.pieces[pieceIndex(table.pieces, tempC)]!;
-  if (piece.kind === 'unknown') return UNKNOWN_RATE;
-  return piece.kind === 'constant' ? piece.perHour : rateIn(piece, tempC);
-}
-
 /** Mean rate while the temperature runs linearly from one value to another, 1/h: exact, split at piece edges. */
 export function meanRate(table: RateTable, fromC: number, toC: number): number {
   const { pieces } = table;

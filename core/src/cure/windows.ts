@@ -149,11 +149,6 @@ export function closingFromMs(
   return missesSession ? Math.min(byTail, Math.max(openMs, nowMs)) : byTail;
 }
 
-export interface Window {
-  readonly spans: readonly RibbonSpan[];
-  readonly intervals: readonly LaidInterval[];
-}
-
 /** Turns laid intervals into disjoint spans from the coat to the horizon, in their worst case. */
 export function windowSpans(
   laid: readonly LaidInterval[],

@@ -1,32 +1,24 @@
 import { describe, expect, it } from '@jest/globals';
 import { must } from '../base/result.ts';
-import { L_PER_US_GAL, M2_PER_FT2, UM_PER_MIL } from '../units/factors.ts';
-import { boreLossUm, facesLossUm, fitAfter, threadGrowthUm } from './fit.ts';
+import { boreLossUm, facesLossUm, fitAfter } from './fit.ts';
 import { filmMassKg, hingeMomentNm } from './mass.ts';
 import { filmMl, paintNeed, type PaintJob } from '../work/paint.ts';
-import { dryFilmUm, spreadingM2L, wetFilmUm } from './spreading.ts';
+import { dryFilmUm, wetFilmUm } from './spreading.ts';
 import { applicatorOf, shapeFactorOf, TRANSFER } from '../work/transfer.ts';
 import { combPrediction } from './wetComb.ts';
 
 const near = (got: number, want: number, tol: number): void =>
   expect(Math.abs(got - want)).toBeLessThanOrEqual(tol);
 
-describe('spreading and wet film', () => {
-  it('60 % at 75 µm spreads 8 m²/L (docs/calculations.md D, recomputed by hand: 600/75)', () =>
-    near(must(spreadingM2L(60, 75)), 8, 1e-12));
-  it('100 % at 1 mil spreads 1604.17 ft²/US gal (published constant of makers’ sheets; here by unit conversion)', () => {
-    const m2L = must(spreadingM2L(100, UM_PER_MIL));
-    // The gallon is 231 in³; 231/0.001 in² = 231 000 in² = 1604.1667 ft².
-    near((m2L * L_PER_US_GAL) / M2_PER_FT2, 231_000 / 144, 1e-9);
-  });
+describe('wet film', () => {
   it('75 µm dry of 60 % paint thinned by a tenth is 137.5 µm wet, and back', () => {
     near(must(wetFilmUm(75, 60, 10)), 137.5, 1e-9);
     near(must(dryFilmUm(137.5, 60, 10)), 75, 1e-9);
   });
   it.each([
-    [() => spreadingM2L(0, 75), 'vsPct'],
-    [() => spreadingM2L(60, 5000), 'dftUm'],
-    [() => spreadingM2L(60, NaN), 'dftUm'],
+    [() => wetFilmUm(75, 0), 'vsPct'],
+    [() => wetFilmUm(5000, 60), 'dftUm'],
+    [() => wetFilmUm(NaN, 60), 'dftUm'],
     [() => wetFilmUm(75, 60, 300), 'thinPct'],
     [() => dryFilmUm(-1, 60), 'wetUm'],
   ] as const)('refuses what cannot be, by field: %s', (f, field) =>
@@ -110,13 +102,10 @@ describe('mass, hinge and fit', () => {
   it('0.25 kg half a metre behind the hinge is 1.22625 N·m at 9.81 m/s²', () =>
     near(must(hingeMomentNm(0.25, 0.5)), 1.22625, 1e-12));
   it('refuses a mass below nothing', () => expect(hingeMomentNm(-1, 0.5)).toMatchObject({ ok: false }));
-  it('faces lose both films; a bore loses twice both; a 60° thread’s pitch diameter grows by four', () => {
+  it('faces lose both films; a bore loses twice both', () => {
     expect(facesLossUm(60, 40)).toBe(100);
     expect(boreLossUm(60, 40)).toBe(200);
-    expect(threadGrowthUm(25)).toBe(100);
   });
-  it('by geometry: a film t on a flank of a 60° thread moves the pitch line by t/sin 30° on each side', () =>
-    near(threadGrowthUm(25), 2 * (25 / Math.sin(Math.PI / 6)), 1e-9));
   it('a clearance that is just used up is lost', () => {
     expect(fitAfter(200, 200)).toEqual({ lostUm: 200, leftUm: 0, isLost: true });
     expect(fitAfter(250, 200).isLost).toBe(false);

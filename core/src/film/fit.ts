@@ -1,10 +1,9 @@
 /**
  * What paint takes from a fit, µm, by plain geometry. Two flat faces lose both films; a shaft in its bore loses both on
- * both sides; a 60° thread's pitch diameter grows by four films (a film t on a 60° flank moves the pitch line 2t a side).
+ * both sides.
  */
 export const facesLossUm = (filmUm: number, otherFilmUm: number): number => filmUm + otherFilmUm;
 export const boreLossUm = (shaftFilmUm: number, boreFilmUm: number): number => 2 * (shaftFilmUm + boreFilmUm);
-export const threadGrowthUm = (filmUm: number): number => 4 * filmUm;
 
 export interface FitVerdict {
   readonly lostUm: number;

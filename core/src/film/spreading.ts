@@ -10,11 +10,6 @@ const checkVs = (vsPct: number) => ['vsPct', vsPct, 1, 100, '%'] as const;
 const checkDft = (dftUm: number) => ['dftUm', dftUm, 0.1, THICKEST_COAT_UM, 'µm'] as const;
 const checkThin = (thinPct: number) => ['thinPct', thinPct, 0, MOST_THINNER_PCT, '%'] as const;
 
-/** Theoretical spreading rate of mixed, unthinned paint, m²/L: 10·VS%/DFT, by volume (definition; ISO 2811 and makers' sheets). */
-export function spreadingM2L(vsPct: number, dftUm: number): Result<number, OutOfRange> {
-  return firstOutOfRange([checkVs(vsPct), checkDft(dftUm)]) ?? ok((10 * vsPct) / dftUm);
-}
-
 /** Wet film that dries to `dftUm`, µm: DFT·(1 + r)/VS, r thinner share of A+B by volume. */
 export function wetFilmUm(dftUm: number, vsPct: number, thinPct = 0): Result<number, OutOfRange> {
   return (

@@ -3,8 +3,8 @@ import { seededRandom } from '../base/random.ts';
 import { must } from '../base/result.ts';
 import { cheapestCover, type Offer } from '../shelf/cover.ts';
 import { chooseLeftover, type LeftoverItem } from './leftover.ts';
-import { batchFromTins, batchOfMixed, batchOfTotal, recipeOf, scaleSteps, type Recipe } from './recipe.ts';
-import { thinnedViscosity, thinnerStartPct } from './thinner.ts';
+import { batchFromTins, batchOfMixed, recipeOf, scaleSteps, type Recipe } from './recipe.ts';
+import { thinnerStartPct } from './thinner.ts';
 
 const random = seededRandom(61);
 const recipe = (): Recipe =>
@@ -30,7 +30,6 @@ describe('laws of a batch', () => {
       expect(b.mixedMl + b.thinnerMl).toBeCloseTo(b.totalMl, 9);
       const steps = scaleSteps(b);
       expect(steps[steps.length - 1]!.showsG).toBeCloseTo(b.aG + b.bG + b.thinnerG, 9);
-      expect(must(batchOfTotal(r, b.totalMl)).aMl).toBeCloseTo(b.aMl, 6);
     }
   });
   it('what the tins give empties one of them and takes no more than either holds', () => {
@@ -43,13 +42,9 @@ describe('laws of a batch', () => {
       expect(Math.min(a - t.batch.aMl, b - t.batch.bMl)).toBeLessThan(1e-6);
     }
   });
-  it('warmer never starts with more thinner; more thinner never leaves it thicker', () => {
+  it('warmer never starts with more thinner', () => {
     for (let c = -5; c < 45; c++)
       expect(must(thinnerStartPct(20, c + 1))).toBeLessThanOrEqual(must(thinnerStartPct(20, c)) + 1e-12);
-    for (let w = 0; w < 1; w += 0.1)
-      expect(must(thinnedViscosity(300, 0.8, Math.min(1, w + 0.1)))).toBeLessThan(
-        must(thinnedViscosity(300, 0.8, w)),
-      );
   });
 });
 

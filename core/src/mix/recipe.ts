@@ -77,10 +77,6 @@ const checkMl = (field: string, ml: number) => firstOutOfRange([[field, ml, 0.1,
 export const batchOfMixed = (r: Recipe, mixedMl: number): Result<Batch, OutOfRange> =>
   checkMl('mixedMl', mixedMl) ?? ok(fromA(r, mixedMl / (1 + r.bPerA)));
 
-/** A batch that fills so much in all, thinner included. */
-export const batchOfTotal = (r: Recipe, totalMl: number): Result<Batch, OutOfRange> =>
-  checkMl('totalMl', totalMl) ?? ok(fromA(r, totalMl / (1 + r.thinPct / 100) / (1 + r.bPerA)));
-
 export interface TinsBatch {
   readonly batch: Batch;
   /** Which runs out first; null for a one-pack or when both do. */

@@ -31,21 +31,3 @@ export function vocAsAppliedGL(vocGL: number, thinPct: number, thinnerKgL: numbe
   const r = thinPct / 100;
   return (vocGL + r * thinnerKgL * 1000) / (1 + r);
 }
-
-/**
- * Viscosity of a thinned paint: ln η = Σ w·ln η, w shares of mass (Arrhenius' rule of mixtures). An estimate, ±50 %: trust
- * the cup. Any one unit of viscosity in and out.
- */
-export function thinnedViscosity(
-  paint: number,
-  thinner: number,
-  thinnerMassShare: number,
-): Result<number, OutOfRange> {
-  return (
-    firstOutOfRange([
-      ['paint', paint, 1e-6, 1e9, ''],
-      ['thinner', thinner, 1e-6, 1e9, ''],
-      ['thinnerMassShare', thinnerMassShare, 0, 1, ''],
-    ]) ?? ok(Math.exp((1 - thinnerMassShare) * Math.log(paint) + thinnerMassShare * Math.log(thinner)))
-  );
-}

@@ -75,20 +75,8 @@ function kindDoubts(s: Survey, doubt: Doubt): void {
     );
 }
 
-/**
- * Doubts about a survey. `densityKgM3` of its metal checks mass against area and thickness: a thin-walled part's area is
- * about 2m/(ρt) (docs/calculations.md D), and a factor of ten apart is a slip of the decimal point.
- */
-export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
-  const out: SurveyDoubt[] = [];
-  const doubt: Doubt = (code, fields, got, accepts) => void out.push({ code, fields, got, accepts });
-  if (['A', 'B', 'C', 'D'].includes(s.rust) && !STEELS.includes(s.substrate))
-    doubt(
-      'rust-grade-not-steel',
-      ['rust', 'substrate'],
-      `rust ${s.rust} on ${s.substrate}`,
-      'rust grades are for steel and iron: choose none, or correct the metal',
-    );
+/** Figures that cannot be, and sizes that do not belong together. */
+function figureDoubts(s: Survey, densityKgM3: number, doubt: Doubt): void {
   for (const field of ['thicknessMm', 'massKg', 'areaM2'] as const)
     if (s[field] !== null && !(s[field] > 0))
       doubt('zero-thickness', [field], String(s[field]), 'a figure above zero, or unknown');
@@ -117,6 +105,10 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
         'figures within a factor of ten of each other',
       );
   }
+}
+
+/** What is said of a coat where there is none, and of bare metal where there is a coat. */
+function coatDoubts(s: Survey, doubt: Doubt): void {
   if (s.coating === 'none' && s.coatKind !== 'unknown')
     doubt(
       'coat-kind-without-coat',
@@ -152,6 +144,17 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
       `bare for ${s.bareDays} days, with a coat on`,
       'one of them',
     );
+}
+
+/** What a metal cannot be or have. */
+function metalDoubts(s: Survey, doubt: Doubt): void {
+  if (['A', 'B', 'C', 'D'].includes(s.rust) && !STEELS.includes(s.substrate))
+    doubt(
+      'rust-grade-not-steel',
+      ['rust', 'substrate'],
+      `rust ${s.rust} on ${s.substrate}`,
+      'rust grades are for steel and iron: choose none, or correct the metal',
+    );
   if (s.scale === 'yes' && isCasting(s.substrate))
     doubt(
       'scale-on-casting',
@@ -166,13 +169,6 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
       `cadmium on ${s.substrate}`,
       'cadmium is on steel fittings',
     );
-  if (s.fluids.length > 0 && s.category !== 'immersed' && s.category !== 'unknown')
-    doubt(
-      'fluids-without-water',
-      ['fluids', 'category'],
-      `stands in ${s.fluids.join(', ')}, and lives in ${s.category}`,
-      'under a fluid, or no fluid',
-    );
   if (s.rust === 'D' && s.pits === 'none')
     doubt(
       'pits-of-grade',
@@ -180,9 +176,6 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
       'grade D without pits',
       'grade D is pitted all over: light or deep pits, or another grade',
     );
-  kindDoubts(s, doubt);
-  if (s.concealed === 'yes' && s.sun === 'yes')
-    doubt('immersed-concealed-sun', ['concealed', 'sun'], 'concealed and in the sun', 'one of them');
   if (s.substrate === 'glass-fibre' && s.heatC !== null && s.heatC > 150)
     doubt(
       'heat-on-glass-fibre',
@@ -197,5 +190,32 @@ export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
       `hardened ${s.substrate}`,
       'hardened is asked of steel',
     );
+}
+
+/** A life that contradicts itself. */
+function lifeDoubts(s: Survey, doubt: Doubt): void {
+  if (s.fluids.length > 0 && s.category !== 'immersed' && s.category !== 'unknown')
+    doubt(
+      'fluids-without-water',
+      ['fluids', 'category'],
+      `stands in ${s.fluids.join(', ')}, and lives in ${s.category}`,
+      'under a fluid, or no fluid',
+    );
+  if (s.concealed === 'yes' && s.sun === 'yes')
+    doubt('immersed-concealed-sun', ['concealed', 'sun'], 'concealed and in the sun', 'one of them');
+}
+
+/**
+ * Doubts about a survey. `densityKgM3` of its metal checks mass against area and thickness: a thin-walled part's area is
+ * about 2m/(ρt) (docs/calculations.md D), and a factor of ten apart is a slip of the decimal point.
+ */
+export function surveyDoubts(s: Survey, densityKgM3: number): SurveyDoubt[] {
+  const out: SurveyDoubt[] = [];
+  const doubt: Doubt = (code, fields, got, accepts) => void out.push({ code, fields, got, accepts });
+  figureDoubts(s, densityKgM3, doubt);
+  coatDoubts(s, doubt);
+  metalDoubts(s, doubt);
+  lifeDoubts(s, doubt);
+  kindDoubts(s, doubt);
   return out;
 }

@@ -124,11 +124,3 @@ export function maxStageHoursAt(curve: FittedCurve, tempC: number): StageHours {
     basis: tempC <= curve.warmestC ? 'listed' : 'extrapolated',
   };
 }
-
-/**
- * Equivalent age factor exp(−Q·(1/Ta − 1/Ts)) against a reference temperature. Source: ASTM C1074 eq. 2 (published);
- * Q = E/R, kelvin.
- */
-export function equivalentAgeFactor(tempC: number, qK: number, refC: number): number {
-  return Math.exp(-qK * (1 / kFromC(tempC) - 1 / kFromC(refC)));
-}

@@ -19,8 +19,6 @@ import { figuresOf, type Figures, type Score, type Weights } from './score.ts';
 import type { Way } from './surface/acts.ts';
 import { viewOf } from './view.ts';
 
-export { MOST_ROUTES } from './advice/zone.ts';
-
 export interface AdvisedRoute {
   readonly routeId: string;
   /** How it is prepared, in a word. */

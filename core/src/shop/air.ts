@@ -1,5 +1,5 @@
+import { vapourHpa } from '../air/humidity.ts';
 import { dropStuckRuns, readingTrust, type AirReading, type ReadingTrust } from '../air/reading.ts';
-import { esOverWaterHpa } from '../air/saturation.ts';
 import { placeAirTrack } from '../air/track.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
 import type { PlaceNow } from '../bench/air.ts';
@@ -143,7 +143,7 @@ function forecastOf(
   });
   const start =
     newest && nowMs - newest.atMs < 3 * HOUR_MS
-      ? { airC: newest.airC, vapourHpa: (newest.rhPct / 100) * esOverWaterHpa(newest.airC) }
+      ? { airC: newest.airC, vapourHpa: vapourHpa(newest.airC, newest.rhPct) }
       : unread(ahead[0]);
   return [
     ...placeAirFromOutdoor(past, use, unread(past[0]), place.setpointC),

@@ -32,6 +32,7 @@ describe('a time as a logger writes it', () => {
     ['2026-07-01 12:00', '2026-07-01T11:00:00.000Z'],
     ['01.07.2026 12:00', '2026-07-01T11:00:00.000Z'],
     ['2026-12-01 12:00:30', '2026-12-01T12:00:30.000Z'],
+    ['2026-07-01T14:00+0200', '2026-07-01T12:00:00.000Z'],
   ])('%s is %s in London', (text, iso) => {
     const r = readTime(text, London, null);
     expect(r.ok && new Date(r.atMs).toISOString()).toBe(iso);

@@ -1,6 +1,12 @@
 import { parse } from 'csv-parse';
-import { DateTime } from 'luxon';
-import { parseQuantity, type QuantityField } from '@calvetta/core';
+import {
+  instantFrom,
+  instantsOf,
+  isTime,
+  parseQuantity,
+  type QuantityField,
+  type WrittenTime,
+} from '@calvetta/core';
 import type { ImportProblem } from '@calvetta/contract';
 import { READING_RANGE } from '@calvetta/contract/schemas';
 
@@ -53,14 +59,19 @@ export function columnsOf(headings: readonly string[]): Columns | null {
   };
 }
 
+/** A day first or last in the year, then the time of day, with or without seconds. */
 const LOCAL_FORMATS = [
-  'yyyy-MM-dd HH:mm:ss',
-  'yyyy-MM-dd HH:mm',
-  "yyyy-MM-dd'T'HH:mm:ss",
-  "yyyy-MM-dd'T'HH:mm",
-  'dd.MM.yyyy HH:mm:ss',
-  'dd.MM.yyyy HH:mm',
+  /^(?<year>\d{4})-(?<month>\d\d)-(?<day>\d\d)[ T](?<hour>\d\d):(?<minute>\d\d)(?::(?<second>\d\d))?$/,
+  /^(?<day>\d\d)\.(?<month>\d\d)\.(?<year>\d{4}) (?<hour>\d\d):(?<minute>\d\d)(?::(?<second>\d\d))?$/,
 ];
+function writtenTime(text: string): WrittenTime | null {
+  const g = LOCAL_FORMATS.map((f) => f.exec(text)?.groups).find((x) => x !== undefined);
+  if (!g) return null;
+  const n = (name: string): number => Number(g[name] ?? 0);
+  const t = { year: n('year'), month: n('month'), day: n('day'), hour: n('hour'), minute: n('minute') };
+  const written = { ...t, second: n('second') };
+  return isTime(written) ? written : null;
+}
 const ACCEPTS_TIME = '2026-03-05 18:40, 05.03.2026 18:40, or with its offset 2026-03-05T18:40:00+01:00';
 
 export type ReadTime =
@@ -77,36 +88,33 @@ export type ReadTime =
  */
 export function readTime(text: string, zone: string, previousMs: number | null): ReadTime {
   const t = text.trim();
+  const none = { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME } as const;
   if (/(Z|[+-]\d\d:?\d\d)$/.test(t)) {
-    const exact = DateTime.fromISO(t.replace(' ', 'T'), { setZone: true });
-    return exact.isValid
-      ? { ok: true, atMs: exact.toMillis() }
-      : { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME };
+    const exact = instantFrom(withSeconds(t.replace(' ', 'T')));
+    return exact === null ? none : { ok: true, atMs: exact };
   }
-  for (const format of LOCAL_FORMATS) {
-    const local = DateTime.fromFormat(t, format, { zone });
-    if (!local.isValid) continue;
-    if (local.toFormat(format) !== t)
-      return {
-        ok: false,
-        code: 'no-such-local-time',
-        accepts: 'a time that existed: the clocks went forward over this one',
-      };
-    const options = local
-      .getPossibleOffsets()
-      .map((d) => d.toMillis())
-      .sort((a, b) => a - b);
-    if (options.length < 2) return { ok: true, atMs: local.toMillis() };
-    if (previousMs === null)
-      return {
-        ok: false,
-        code: 'which-hour',
-        accepts: 'the offset with it (this hour came twice), such as 2026-10-25T02:30:00+02:00',
-      };
-    return { ok: true, atMs: options.find((o) => o > previousMs) ?? options[options.length - 1]! };
-  }
-  return { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME };
+  const written = writtenTime(t);
+  if (!written) return none;
+  const options = instantsOf(zone, written);
+  const [first, last] = [options[0], options[options.length - 1]];
+  if (first === undefined || last === undefined)
+    return {
+      ok: false,
+      code: 'no-such-local-time',
+      accepts: 'a time that existed: the clocks went forward over this one',
+    };
+  if (first === last) return { ok: true, atMs: first };
+  if (previousMs === null)
+    return {
+      ok: false,
+      code: 'which-hour',
+      accepts: 'the offset with it (this hour came twice), such as 2026-10-25T02:30:00+02:00',
+    };
+  return { ok: true, atMs: options.find((o) => o > previousMs) ?? last };
 }
+/** Loggers leave out seconds, and the colon of the offset. */
+const withSeconds = (t: string): string =>
+  t.replace(/T(\d\d:\d\d)(Z|[+-])/, 'T$1:00$2').replace(/([+-]\d\d)(\d\d)$/, '$1:$2');
 
 const field = (name: keyof typeof READING_RANGE, unit: 'C' | 'F' | '%'): QuantityField => ({
   field: name,

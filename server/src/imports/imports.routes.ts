@@ -2,6 +2,7 @@ import { createWriteStream } from 'node:fs';
 import { mkdtemp, readFile, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import express, { Router, type Request } from 'express';
 import { forecastHourInput, readingsInput } from '@calvetta/contract/schemas';
@@ -16,7 +17,7 @@ import { needShop } from '../shop/needShop.ts';
 import { importReadings } from './importReadings.ts';
 import { importShop, readShopFile } from './importShop.ts';
 import { readCsv } from './csvReadings.ts';
-import { createJobs } from './jobs.ts';
+import { createJobs, type RunningJob } from './jobs.ts';
 
 /** Largest file taken, bytes: 200 000 rows are about 10 MB. */
 const MAX_FILE = 200 * 1024 * 1024;
@@ -64,9 +65,7 @@ export function importsRoutes(deps: Deps): Router {
     const jobId = jobs.start(
       'readings',
       file.bytes,
-      async (job) => {
-        await importReadings(deps, file.path, target, job).finally(file.drop);
-      },
+      (job) => importReadings(deps, file.path, target, job).finally(file.drop),
       told,
     );
     res.status(202).json({ jobId, placeId });
@@ -91,30 +90,12 @@ export function importsRoutes(deps: Deps): Router {
       return;
     }
     const shop = await needShop(deps);
+    const { workshopId, zone } = shop.workshop;
     const file = await spool(req);
     const jobId = jobs.start(
       'forecast',
       file.bytes,
-      async (job) => {
-        const text = await readFile(file.path, 'utf8').finally(file.drop);
-        const { Readable } = await import('node:stream');
-        const hours: { atMs: number; airC: number; rhPct: number }[] = [];
-        for await (const row of readCsv(
-          Readable.from([text]),
-          text.split(/\r?\n/)[0] ?? '',
-          shop.workshop.zone,
-        )) {
-          if (row.ok === null)
-            throw new AppError('import-unreadable', { needs: ['time', 'air', 'humidity'] });
-          if (row.ok) hours.push(row);
-          else {
-            job.row('refused');
-            job.problem(row.problem);
-          }
-        }
-        await storeForecast(deps, shop.workshop.workshopId, hours);
-        job.row('new', hours.length);
-      },
+      (job) => importForecast(deps, workshopId, zone, file.path, job).finally(file.drop),
       told,
     );
     res.status(202).json({ jobId });
@@ -136,6 +117,28 @@ export function importsRoutes(deps: Deps): Router {
     res.status(201).json(await importShop(deps, file));
   });
   return router;
+}
+
+/** Reads a forecast's CSV whole; hours that will not do are named by line and left out. */
+async function importForecast(
+  deps: Deps,
+  workshopId: string,
+  zone: string,
+  path: string,
+  job: RunningJob,
+): Promise<void> {
+  const text = await readFile(path, 'utf8');
+  const hours: { atMs: number; airC: number; rhPct: number }[] = [];
+  for await (const row of readCsv(Readable.from([text]), text.split(/\r?\n/)[0] ?? '', zone)) {
+    if (row.ok === null) throw new AppError('import-unreadable', { needs: ['time', 'air', 'humidity'] });
+    if (row.ok) hours.push(row);
+    else {
+      job.row('refused');
+      job.problem(row.problem);
+    }
+  }
+  await storeForecast(deps, workshopId, hours);
+  job.row('new', hours.length);
 }
 
 async function storeForecast(

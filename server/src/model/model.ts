@@ -3,8 +3,6 @@ import {
   derivePartAt,
   rederiveParts,
   shopRecordOf,
-  shopStateOf,
-  type AirData,
   type DerivedPart,
   type ShopState,
   type Snapshot,
@@ -12,13 +10,12 @@ import {
 } from '@calvetta/core';
 import type { LiveMessage } from '@calvetta/contract';
 import type { Database } from '../db/db.ts';
-import { loadAir } from './loadAir.ts';
-import { ALL_STALE, bothStale, isStale, loadShop, NOTHING_STALE, reloadShop } from './loadShop.ts';
+import { airCache } from './airCache.ts';
+import { ALL_STALE, NOTHING_STALE, type Stale } from './loadShop.ts';
+import { shopCache } from './shopCache.ts';
 
 /** A derived snapshot is renewed after this long: the page itself moves the now-line in between. */
 const RENEW_MS = 20_000;
-/** Readings pour in; they make the air be read again at most this often. */
-const AIR_MS = 5_000;
 /** Older than this a snapshot is never served, not even while its successor is being derived. */
 const TOO_OLD_MS = 90_000;
 
@@ -37,66 +34,48 @@ export interface Model {
 type Need =
   { readonly kind: 'all' } | { readonly kind: 'parts'; readonly partIds: ReadonlySet<string> } | null;
 
+/** What a message makes stale of the shop; null when it is about something else. */
+function staleOf(message: LiveMessage): Stale | null {
+  switch (message.topic) {
+    case 'readings':
+    case 'forecast':
+    case 'import':
+      return null;
+    case 'stock':
+      return { ...NOTHING_STALE, stock: true };
+    case 'facts':
+    case 'parts':
+      return message.partIds
+        ? { ...NOTHING_STALE, partIds: new Set(message.partIds), rows: message.topic === 'parts' }
+        : ALL_STALE;
+    case 'entities':
+      return ALL_STALE;
+  }
+}
+
 /**
  * Caches that can be dropped at any time: facts and readings in the database are the truth. Own writes are seen at once
  * (only the parts they touch are derived again); time and readings renew the whole in the background, in slices.
  */
 export function createModel(db: Database, nowMs: () => number): Model {
-  let shop: ShopState | null = null;
-  let stale = ALL_STALE;
-  let reading: Promise<void> | null = null;
-  let air: { readonly atMs: number; readonly data: Promise<AirData> } | null = null;
-  let airIsStale = false;
+  const shop = shopCache(db);
+  const air = airCache(db, nowMs);
   let current: Snapshot | null = null;
   let need: Need = { kind: 'all' };
   let working: Promise<void> | null = null;
   /** What is being derived answers a write: until it is there, the snapshot from before it is not served to anyone. */
   let isAwaited = false;
 
-  const read = async (): Promise<void> => {
-    const doing = stale;
-    stale = NOTHING_STALE;
-    try {
-      if (doing.all || !shop) {
-        const record = await loadShop(db);
-        shop = record && shopStateOf(record);
-      } else shop = await reloadShop(db, shop, doing);
-    } catch (error) {
-      stale = bothStale(doing, stale);
-      throw error;
-    }
-  };
-  const shopNow = async (): Promise<ShopState | null> => {
-    while (reading || isStale(stale)) {
-      reading ??= read().finally(() => (reading = null));
-      await reading;
-    }
-    return shop;
-  };
-  const airNow = (data: ShopState): Promise<AirData> => {
-    const now = nowMs();
-    if (!air || now - air.atMs > 60_000 || airIsStale) {
-      const loading = loadAir(db, data.workshop.workshopId, data.places, now);
-      const entry = { atMs: now, data: loading };
-      air = entry;
-      airIsStale = false;
-      loading.catch(() => {
-        if (air === entry) air = null;
-      });
-    }
-    return air.data;
-  };
-
   /** Brings `current` up to what was asked; whatever is asked meanwhile is taken up in the next round. */
   const work = async (): Promise<void> => {
     const doing = need;
     need = null;
     try {
-      const data = await shopNow();
+      const data = await shop.now();
       if (!data) current = null;
       else if (doing?.kind === 'parts' && current)
-        current = rederiveParts(current, data, await airNow(data), doing.partIds, nowMs());
-      else current = await inTurns(derivation(data, await airNow(data), nowMs()));
+        current = rederiveParts(current, data, await air.now(data), doing.partIds, nowMs());
+      else current = await inTurns(derivation(data, await air.now(data), nowMs()));
     } catch (error) {
       need = doing;
       throw error;
@@ -109,15 +88,14 @@ export function createModel(db: Database, nowMs: () => number): Model {
     });
     return working;
   };
-  const due = (): boolean =>
-    current === null ||
-    nowMs() - current.nowMs > RENEW_MS ||
-    (airIsStale && nowMs() - (air?.atMs ?? 0) > AIR_MS);
+  const mustWait = (): boolean =>
+    need !== null || isAwaited || current === null || nowMs() - current.nowMs > TOO_OLD_MS;
+  const isDue = (): boolean => current === null || nowMs() - current.nowMs > RENEW_MS || air.isDue();
 
   return {
-    shop: shopNow,
+    shop: () => shop.now(),
     async snapshot() {
-      while (need !== null || isAwaited || current === null || nowMs() - current.nowMs > TOO_OLD_MS) {
+      while (mustWait()) {
         if (working) {
           await working;
           continue;
@@ -127,44 +105,37 @@ export function createModel(db: Database, nowMs: () => number): Model {
         await start();
         if (current === null) return null;
       }
-      if (due() && !working) {
+      if (isDue() && !working) {
         need = { kind: 'all' };
-        const background = start();
-        background.catch(() => undefined);
+        start().catch(() => undefined);
       }
       return current;
     },
     async source() {
-      const data = await shopNow();
-      return data && { shop: shopRecordOf(data), air: await airNow(data), nowMs: nowMs() };
+      const data = await shop.now();
+      return data && { shop: shopRecordOf(data), air: await air.now(data), nowMs: nowMs() };
     },
     async partAt(partId, atMs) {
-      const data = await shopNow();
-      return data && derivePartAt(data, await airNow(data), partId, atMs, current?.speeds ?? new Map());
+      const data = await shop.now();
+      return data && derivePartAt(data, await air.now(data), partId, atMs, current?.speeds ?? new Map());
     },
     invalidate(message) {
-      if (message.topic === 'readings' || message.topic === 'forecast') {
-        airIsStale = true;
-        if (message.isByHand) {
-          air = null;
-          need = { kind: 'all' };
-        }
-        return;
+      const what = staleOf(message);
+      if (what) {
+        shop.makeStale(what);
+        need = needAfter(need, shop.stale());
+      } else if (message.topic === 'readings' || message.topic === 'forecast') {
+        air.makeStale(message.isByHand === true);
+        if (message.isByHand) need = { kind: 'all' };
       }
-      if (message.topic === 'import') return;
-      if (message.topic === 'stock') stale = bothStale(stale, { ...NOTHING_STALE, stock: true });
-      else if ((message.topic === 'facts' || message.topic === 'parts') && message.partIds)
-        stale = bothStale(stale, {
-          ...NOTHING_STALE,
-          partIds: new Set(message.partIds),
-          rows: message.topic === 'parts',
-        });
-      else stale = ALL_STALE;
-      if (stale.all) need = { kind: 'all' };
-      else if (need?.kind !== 'all')
-        need = { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...stale.partIds]) };
     },
   };
+}
+
+/** What is to be derived again once the shop's stale parts are read. */
+function needAfter(need: Need, stale: Stale): Need {
+  if (stale.all || need?.kind === 'all') return { kind: 'all' };
+  return { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...stale.partIds]) };
 }
 
 /** Longest slice of work before other requests get their turn. */

@@ -3,7 +3,7 @@ import { Router } from 'express';
 import { handReadingInput, readingsInput } from '@calvetta/contract/schemas';
 import type { ReadingInput } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
-import { AppError, invalidInput } from '../http/errors.ts';
+import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
 import { needShop } from '../shop/needShop.ts';
@@ -77,8 +77,6 @@ export function readingsRoutes(deps: Deps): Router {
         got: reading.at,
         now: new Date(deps.nowMs()).toISOString(),
       });
-    if (!Number.isFinite(Date.parse(reading.at)))
-      throw invalidInput([{ field: 'at', code: 'date', got: reading.at, accepts: 'a date and time' }]);
     const row = toRow(reading, `hand:${place.placeId}`, place.placeId, true);
     const stored = await write(deps, (tx) => insertReadings(tx, shop.workshop.workshopId, [row]), {
       topic: 'readings',

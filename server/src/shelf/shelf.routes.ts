@@ -1,16 +1,14 @@
 import { Router } from 'express';
 import Joi from 'joi';
 import { leftoverFor, shelfNow, shelfResponse, shopping } from '@calvetta/core';
-import type { CupView, Pack } from '@calvetta/contract';
-import { cup, newTin, pack, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
+import { newTin, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
-import { AppError, invalidInput } from '../http/errors.ts';
+import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
-import { write } from '../write.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
-import type { Db } from '../db/db.ts';
+import { changeStock } from './changeStock.ts';
 import { gaugeCsv } from './gauge.ts';
-import { deleteCup, deletePack, findTin, insertCup, patchTin, putPack } from './shelf.sql.ts';
+import { findTin, patchTin } from './shelf.sql.ts';
 import { shoppingCsv } from './shoppingCsv.ts';
 import { receiveTin, recordStock } from './stock.service.ts';
 
@@ -22,11 +20,6 @@ const gaugeQuery = Joi.object<{ part: string; n: number; unit: 'um' | 'mil' | 'n
 
 export function shelfRoutes(deps: Deps): Router {
   const router = Router();
-  /** A change to something that is not a fact, told to every open page. */
-  const change = async <T>(work: (tx: Db, workshopId: string) => Promise<T>): Promise<T> => {
-    const { workshopId } = (await needShop(deps)).workshop;
-    return write(deps, (tx) => work(tx, workshopId), { topic: 'stock' });
-  };
   router.get('/shelf', async (_req, res) => {
     res.json(shelfResponse(await needSnapshot(deps)));
   });
@@ -68,7 +61,7 @@ export function shelfRoutes(deps: Deps): Router {
   router.patch('/tins/:tinId', async (req, res) => {
     const patch = valid(tinPatch, req.body);
     const { tinId } = req.params;
-    const stored = await change(async (tx, workshopId) => {
+    const stored = await changeStock(deps, async (tx, workshopId) => {
       const changed = await patchTin(tx, workshopId, tinId, patch);
       const now = await findTin(tx, workshopId, tinId);
       if (!now) throw new AppError('not-found', { what: 'tin', id: tinId });
@@ -76,34 +69,6 @@ export function shelfRoutes(deps: Deps): Router {
       return now;
     });
     res.json(stored);
-  });
-  router.post('/packs', async (req, res) => {
-    const sent: Pack = valid(pack, req.body);
-    const shop = await needShop(deps);
-    if (![...shop.sheets.values()].some((s) => s.productId === sent.productId))
-      throw new AppError('unknown-reference', { fields: ['productId'] });
-    await change((tx, workshopId) => putPack(tx, workshopId, sent));
-    res.status(201).json(sent);
-  });
-  router.delete('/packs/:packId', async (req, res) => {
-    const { packId } = req.params;
-    if (!(await change((tx, workshopId) => deletePack(tx, workshopId, packId))))
-      throw new AppError('not-found', { what: 'pack', id: packId });
-    res.status(204).end();
-  });
-  router.post('/cups', async (req, res) => {
-    const sent: CupView = valid(cup, req.body);
-    if (!(await change((tx, workshopId) => insertCup(tx, workshopId, sent))))
-      throw invalidInput([
-        { field: 'name', code: 'taken', got: sent.name, accepts: 'a name no other cup has' },
-      ]);
-    res.status(201).json(sent);
-  });
-  router.delete('/cups/:cupId', async (req, res) => {
-    const { cupId } = req.params;
-    if (!(await change((tx, workshopId) => deleteCup(tx, workshopId, cupId))))
-      throw new AppError('not-found', { what: 'cup', id: cupId });
-    res.status(204).end();
   });
   return router;
 }

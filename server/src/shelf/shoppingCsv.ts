@@ -1,5 +1,18 @@
-import Papa from 'papaparse';
+import { stringify } from 'csv-stringify/sync';
 import type { Pack, ShoppingResponse } from '@calvetta/contract';
+
+const COLUMNS = [
+  'product',
+  'content',
+  'colour',
+  'need mL',
+  'have mL',
+  'short mL',
+  'pack mL',
+  'packs',
+  'price',
+  'left over mL',
+];
 
 /** The list as CSV (RFC 4180): one row a pack to buy, and one for each need that no known pack covers. Nothing in it is read as a formula. */
 export function shoppingCsv(list: ShoppingResponse, packs: readonly Pack[]): string {
@@ -24,5 +37,10 @@ export function shoppingCsv(list: ShoppingResponse, packs: readonly Pack[]): str
       };
     });
   });
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`;
+  return stringify(rows, {
+    header: true,
+    columns: COLUMNS,
+    escape_formulas: true,
+    record_delimiter: 'windows',
+  });
 }

@@ -1,4 +1,4 @@
-import { DAY_MS, esOverWaterHpa, HOUR_MS, offsetMs } from '@calvetta/core';
+import { DAY_MS, esOverWaterHpa, HOUR_MS, offsetMs, vapourHpa } from '@calvetta/core';
 
 /**
  * Engineered weather of an invented tidal estuary, by local hour: damp until the anchor (the first start of the demo),
@@ -41,7 +41,7 @@ function dayShape(ms: number, zone: string): number {
 }
 
 function vapourOf(sample: AirSample): number {
-  return (sample.rhPct / 100) * esOverWaterHpa(sample.airC);
+  return vapourHpa(sample.airC, sample.rhPct);
 }
 
 /** How long before and after the anchor the day's own shape is flattened, and what it is at the anchor. */

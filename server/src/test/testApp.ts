@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import pg from 'pg';
 import { pino } from 'pino';
@@ -90,14 +90,15 @@ export async function startTestApp(
     readonly shop?: ShopFile | null;
     /** The built page, for browser tests. */
     readonly webFolder?: string;
-    /** Runs on the wall clock, as the browser does. */
-    readonly isRealTime?: boolean;
+    /** The clock runs, this far from the wall's: the browser is given the same. Without it the test moves the clock itself. */
+    readonly runsAheadMs?: number;
   } = {},
 ): Promise<TestApp> {
   const own = options.url === undefined ? await freshDatabase() : null;
   const url = options.url ?? own!.url;
   const clock = { nowMs: AS_OF_MS };
-  const nowMs = (): number => (options.isRealTime ? Date.now() : clock.nowMs);
+  const { runsAheadMs } = options;
+  const nowMs = (): number => (runsAheadMs === undefined ? clock.nowMs : Date.now() + runsAheadMs);
   const db = openDatabase(url);
   await migrate(db, readMigrations(MIGRATIONS));
   const log = pino({ level: 'silent' });

@@ -7,10 +7,10 @@ import { Choice } from '../forms/Field.tsx';
 import { NumberField, QuantityField, SelectField, TextField } from '../forms/fields.tsx';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
-import { asIs, cents, maybe, number, quantity, words } from '../forms/read.ts';
+import { asIs, cents, maybe, number, quantity, words, type Reader } from '../forms/read.ts';
 import { packSizeField } from '../forms/readMl.ts';
-import { useDraft } from '../forms/useDraft.ts';
-import { useSave } from '../forms/useSave.ts';
+import { useDraft, type Draft } from '../forms/useDraft.ts';
+import { useSave, type Save } from '../forms/useSave.ts';
 import { useSend } from '../record/useSend.ts';
 import { tinWrite } from '../record/write.ts';
 import { usePrefs } from '../state/prefs.ts';
@@ -96,44 +96,57 @@ function ReceiveForm({ sheets, shop, onClose }: Props) {
         options={contents.map((c) => ({ value: c, text: CONTENT_WORDS[c] }))}
         onChange={setContent}
       />
-      <div className="grid grid-cols-2 gap-3">
-        <QuantityField
-          label="Size"
-          hint="mL, or 4 L, 1 qt"
-          bound={draft.bind('sizeMl')}
-          refused={save.problemAt('tin.sizeMl')}
-          autoFocus
-        />
-        <TextField
-          label="Batch"
-          maxLength={60}
-          bound={draft.bind('batch')}
-          refused={save.problemAt('tin.batch')}
-        />
-        {content === 'paint' ? (
-          <TextField
-            label="Colour"
-            hint="as the parts’ colour group says it"
-            maxLength={60}
-            bound={draft.bind('colour')}
-          />
-        ) : null}
-        <TextField
-          label="Made on"
-          hint="from the label; empty: not known"
-          type="date"
-          bound={draft.bind('madeOn')}
-          refused={save.problemAt('tin.madeOn')}
-        />
-        <NumberField label="Price" bound={draft.bind('price')} refused={save.problemAt('tin.priceCents')} />
-        <NumberField label="Empty tin, g" bound={draft.bind('tare')} refused={save.problemAt('tin.tareG')} />
-      </div>
+      <Printed draft={draft} save={save} hasColour={content === 'paint'} />
       <FormTrouble words={save.trouble} />
       <Foot>
         <Button look="main" disabled={draft.texts.sizeMl.trim() === '' || save.isBusy} onClick={store}>
           Put it on the shelf
         </Button>
       </Foot>
+    </div>
+  );
+}
+
+interface PrintedProps {
+  readonly draft: Draft<typeof LABEL_READERS & { readonly sizeMl: Reader<number> }>;
+  readonly save: Save;
+  readonly hasColour: boolean;
+}
+
+/** What is printed on the tin. */
+function Printed({ draft, save, hasColour }: PrintedProps) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <QuantityField
+        label="Size"
+        hint="mL, or 4 L, 1 qt"
+        bound={draft.bind('sizeMl')}
+        refused={save.problemAt('tin.sizeMl')}
+        autoFocus
+      />
+      <TextField
+        label="Batch"
+        maxLength={60}
+        bound={draft.bind('batch')}
+        refused={save.problemAt('tin.batch')}
+      />
+      {hasColour ? (
+        <TextField
+          label="Colour"
+          hint="as the parts’ colour group says it"
+          maxLength={60}
+          bound={draft.bind('colour')}
+        />
+      ) : null}
+      <TextField
+        label="Made on"
+        hint="from the label; empty: not known"
+        type="date"
+        bound={draft.bind('madeOn')}
+        refused={save.problemAt('tin.madeOn')}
+      />
+      <NumberField label="Price" bound={draft.bind('price')} refused={save.problemAt('tin.priceCents')} />
+      <NumberField label="Empty tin, g" bound={draft.bind('tare')} refused={save.problemAt('tin.tareG')} />
     </div>
   );
 }

@@ -1,14 +1,10 @@
-import Papa from 'papaparse';
+import { cellsOf } from './cells.ts';
 import { readGaugeRows, type GaugeAnswer, type GaugeRefusal } from '@calvetta/core';
 
 /** A pasted column or a gauge's file as readings: split into cells, then read by core. */
 export function readGaugeText(text: string, unit: 'um' | 'mil' | null): GaugeAnswer {
-  // Found out when a decimal comma meets commas: a file with semicolons or tabs keeps its commas.
-  const parsed = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimiter: delimiterOf(text) });
-  return readGaugeRows(parsed.data, unit);
+  return readGaugeRows(cellsOf(text), unit);
 }
-
-const delimiterOf = (text: string): string => (text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',');
 
 export function gaugeRefusalWords(e: GaugeRefusal): string {
   switch (e.code) {

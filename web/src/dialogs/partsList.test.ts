@@ -33,6 +33,10 @@ describe('a pasted parts list', () => {
     expect(part!.thicknessMm).toBeCloseTo(6.35, 6);
     expect(part!.massKg).toBeCloseTo(9.979, 3);
   });
+  it('an inch sign is a letter like any other, also where a cell begins with it', () => {
+    const { rows } = parse('name;metal\n"4" bracket;steel plate\nBolt 1/2";steel plate\n');
+    expect(rows.map((r) => (r.ok ? r.part.name : null))).toEqual(['"4" bracket', 'Bolt 1/2"']);
+  });
   it('without a heading the first column is the name, and the metal is asked', () => {
     const { list, rows } = parse('Bracket\nLever\n');
     expect(list.columns[0]).toBe('name');

@@ -1,5 +1,5 @@
-import Papa from 'papaparse';
 import { parseQuantity, SUBSTRATES, type Substrate } from '@calvetta/core';
+import { cellsOf } from './cells.ts';
 import type { NewPart } from '@calvetta/contract/schemas';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
 
@@ -44,7 +44,7 @@ export interface ReadList {
 
 /** Splits pasted text (tabs, semicolons or commas) and guesses what each column is; a first row without a known heading is data. */
 export function readList(text: string): ReadList {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
+  const data = cellsOf(text);
   const first = data[0] ?? [];
   const guessed = guess(first);
   const hasHeading = guessed.includes('name') || guessed.filter((c) => c !== 'ignore').length > 1;

@@ -22,6 +22,8 @@ const ticksBetween = (from: number, to: number): number[] => {
   );
 };
 
+const textOf = (c: number, units: UnitPreference): string => showTemperature(c, units, 1).text;
+
 /** One temperature scale: the dew point, the 3 K keep-out above it, every part's surface on it. Signature drawing 3. */
 export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Props) {
   if (dewPointC === null)
@@ -37,7 +39,7 @@ export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Pro
   const from = Math.floor(Math.min(...all) - 1);
   const to = Math.ceil(Math.max(...all) + 1);
   const x = (c: number): number => 8 + ((c - from) / (to - from)) * (widthPx - 16);
-  const text = (c: number): string => showTemperature(c, units, 1).text;
+  const text = (c: number): string => textOf(c, units);
   const wet = marks.filter((m) => m.surfaceC - dewPointC < DEW_MARGIN_K);
   const labels = spread(
     [...marks]
@@ -64,21 +66,7 @@ export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Pro
         strokeWidth="0.8"
       />
       <path d={`M8 36H${widthPx - 8}`} stroke="var(--ink)" strokeWidth="1.2" />
-      {ticksBetween(from, to).map((c) => (
-        <g key={c}>
-          <path d={`M${x(c)} 36v4`} stroke="var(--ink)" />
-          <text
-            x={x(c)}
-            y={52}
-            fontSize="12"
-            textAnchor="middle"
-            fontFamily="var(--font-figure)"
-            fill="var(--quiet)"
-          >
-            {showTemperature(c, units, 0).text}°
-          </text>
-        </g>
-      ))}
+      <Ticks from={from} to={to} x={x} units={units} />
       <path d={`M${x(dewPointC)} 18v20`} stroke="var(--s-shut)" strokeWidth="2.5" />
       <text
         x={x(dewPointC) - 5}
@@ -99,6 +87,52 @@ export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Pro
           strokeWidth="1.5"
         />
       )}
+      <Marks {...{ marks, dewPointC, units, x, onPick }} />
+      <Labels labels={labels} widthPx={widthPx} units={units} />
+    </svg>
+  );
+}
+
+type Scale = (c: number) => number;
+interface TickProps {
+  readonly from: number;
+  readonly to: number;
+  readonly x: Scale;
+  readonly units: UnitPreference;
+}
+
+function Ticks({ from, to, x, units }: TickProps) {
+  return (
+    <>
+      {ticksBetween(from, to).map((c) => (
+        <g key={c}>
+          <path d={`M${x(c)} 36v4`} stroke="var(--ink)" />
+          <text
+            x={x(c)}
+            y={52}
+            fontSize="12"
+            textAnchor="middle"
+            fontFamily="var(--font-figure)"
+            fill="var(--quiet)"
+          >
+            {showTemperature(c, units, 0).text}°
+          </text>
+        </g>
+      ))}
+    </>
+  );
+}
+
+interface MarkProps extends Pick<Props, 'marks' | 'units'> {
+  readonly onPick: Props['onPick'] | undefined;
+  readonly dewPointC: number;
+  readonly x: Scale;
+}
+
+/** A marker a part: dark where it stands too near the dew point. */
+function Marks({ marks, dewPointC, units, x, onPick }: MarkProps) {
+  return (
+    <>
       {marks.map((m) => (
         <path
           key={m.id}
@@ -109,9 +143,20 @@ export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Pro
           className={onPick ? 'cursor-pointer' : ''}
           onClick={onPick ? () => onPick(m.id) : undefined}
         >
-          <title>{`${m.name} ${text(m.surfaceC)} ${showTemperature(0, units).unit}`}</title>
+          <title>{`${m.name} ${textOf(m.surfaceC, units)} ${showTemperature(0, units).unit}`}</title>
         </path>
       ))}
+    </>
+  );
+}
+
+interface LabelProps extends Pick<Props, 'widthPx' | 'units'> {
+  readonly labels: readonly { readonly mark: RulerMark; readonly x: number }[];
+}
+
+function Labels({ labels, widthPx, units }: LabelProps) {
+  return (
+    <>
       {labels.map((l) => (
         <text
           key={l.mark.id}
@@ -123,10 +168,10 @@ export function DewRuler({ dewPointC, airC, marks, units, widthPx, onPick }: Pro
           fontWeight="600"
           fill="var(--ink)"
         >
-          {l.mark.name.slice(0, 26)} {text(l.mark.surfaceC)}
+          {l.mark.name.slice(0, 26)} {textOf(l.mark.surfaceC, units)}
         </text>
       ))}
-    </svg>
+    </>
   );
 }
 

@@ -1,6 +1,5 @@
 import { act, cleanup, fireEvent, render, renderHook, screen, waitFor } from '@testing-library/react';
 import { afterEach, describe, expect, it } from '@jest/globals';
-import type { ErrorBody } from '@calvetta/contract';
 import { Refused } from '../api/client.ts';
 import { AnyOf, OneOf } from '../ui/Toggle.tsx';
 import { NumberField } from './fields.tsx';
@@ -63,7 +62,7 @@ const refusal = new Refused(422, {
   code: 'invalid-input',
   remedy: 'Mend the fields named.',
   details: { problems: [{ field: 'body.ml', code: 'number.max', got: 9, accepts: 'at most 5' }] },
-} as ErrorBody);
+});
 
 describe('storing a form', () => {
   it('a second touch while the first runs stores nothing twice', async () => {

@@ -1,3 +1,4 @@
+import { vapourHpa } from '../../air/humidity.ts';
 import type { AirReading } from '../../air/reading.ts';
 import { esOverWaterHpa } from '../../air/saturation.ts';
 import { fitLag, MIN_FIT_READINGS, type LagFit } from './calibrate.ts';
@@ -40,7 +41,7 @@ function vapourExcessHpa(outdoor: readonly AirStretch[], readings: readonly AirR
     if (!over || over.fromMs > r.atMs || over.fromVapourHpa === null || over.toVapourHpa === null) continue;
     const share = (r.atMs - over.fromMs) / (over.toMs - over.fromMs);
     const outside = over.fromVapourHpa + (over.toVapourHpa - over.fromVapourHpa) * share;
-    out.push((r.rhPct / 100) * esOverWaterHpa(r.airC) - outside);
+    out.push(vapourHpa(r.airC, r.rhPct) - outside);
   }
   return out;
 }

@@ -1,7 +1,7 @@
+import { rhPctOf } from '../../air/humidity.ts';
 import { wettingPointOf } from '../../air/dewPoint.ts';
 import { airFiguresOf } from '../../air/gate.ts';
 import { type ReadingTrust, readingTrust } from '../../air/reading.ts';
-import { esOverWaterHpa } from '../../air/saturation.ts';
 import { DAY_MS, type Span } from '../../base/time.ts';
 import { type SurfaceBasis, fitSpans, limitsOf } from '../../bench/air.ts';
 import type { Headline } from '../../bench/headline.ts';
@@ -59,8 +59,7 @@ function pointsOf(track: readonly AirStretch[], fromMs: number, toMs: number, po
       atMs: s.fromMs,
       airC: s.fromC,
       source: s.source,
-      rhPct:
-        s.fromVapourHpa === null ? null : Math.min(100, (100 * s.fromVapourHpa) / esOverWaterHpa(s.fromC)),
+      rhPct: s.fromVapourHpa === null ? null : rhPctOf(s.fromVapourHpa, s.fromC),
       dewC: s.fromVapourHpa === null ? null : wettingPointOf(s.fromVapourHpa).tempC,
     }));
 }

@@ -27,7 +27,6 @@ interface Props {
 
 /** Filled in from the route, the last coat and the air: product, film, tool, batch. The second touch stores it. */
 export function CoatForm({ part, face, isNow, correct, save, submit, children }: Props) {
-  const units = useUnits();
   const coat = useCoat({ part, face, isNow, correct, submit });
   const { sheet, draft, refusal, gates } = coat;
   const needsReason = save.refused?.body.code === 'coat-refused';
@@ -38,27 +37,7 @@ export function CoatForm({ part, face, isNow, correct, save, submit, children }:
       ) : null}
       {gates ? <Gates verdict={gates} /> : null}
       {sheet ? <Cautions sheet={sheet} /> : null}
-      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
-        <SelectField
-          label="Product"
-          problem={save.problemAt('body.sheetId')}
-          hint={sheet ? sheet.source : 'choose what was put on'}
-          value={coat.sheetId}
-          options={[
-            { value: '', text: '—' },
-            ...coat.sheets.map((s) => ({ value: s.sheetId, text: s.name })),
-          ]}
-          onChange={coat.setSheetId}
-        />
-        <QuantityField
-          label="Dry film"
-          hint={
-            sheet ? `${units.film(sheet.dftMinUm)} to ${units.film(sheet.dftMaxUm)} by the sheet` : undefined
-          }
-          bound={draft.bind('film')}
-          refused={save.problemAt('body.dftUm')}
-        />
-      </div>
+      <ProductAndFilm coat={coat} save={save} />
       <Choice
         label="Tool"
         value={coat.tool}
@@ -107,6 +86,38 @@ export function CoatForm({ part, face, isNow, correct, save, submit, children }:
         )}
       </Foot>
     </>
+  );
+}
+
+interface ProductProps {
+  readonly coat: ReturnType<typeof useCoat>;
+  readonly save: Save;
+}
+
+function ProductAndFilm({ coat, save }: ProductProps) {
+  const units = useUnits();
+  const { sheet, draft } = coat;
+  return (
+    <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+      <SelectField
+        label="Product"
+        problem={save.problemAt('body.sheetId')}
+        hint={sheet ? sheet.source : 'choose what was put on'}
+        value={coat.sheetId}
+        options={[{ value: '', text: '—' }, ...coat.sheets.map((s) => ({ value: s.sheetId, text: s.name }))]}
+        onChange={coat.setSheetId}
+      />
+      <QuantityField
+        label="Dry film"
+        hint={
+          sheet
+            ? `${units.film(sheet.dftMinUm)} to ${units.film(sheet.dftMaxUm)} by the sheet${coat.wetUm === null ? '' : `; lay it ${units.film(coat.wetUm)} wet`}`
+            : undefined
+        }
+        bound={draft.bind('film')}
+        refused={save.problemAt('body.dftUm')}
+      />
+    </div>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { coatVerdict, judgeGates, limitsOf, type Face, type Tool } from '@calvetta/core';
+import { coatVerdict, judgeGates, limitsOf, wetFilmUm, type Face, type Tool } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { useSheets, useShelf } from '../../api/queries.ts';
 import { maybe, number, quantity, words } from '../../forms/read.ts';
@@ -58,6 +58,9 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const mixes = cupsFor(shelf.data?.mixes ?? [], sheetId, known?.mixId);
   const chosenMixId = mixId ?? usualCup(mixes, part)?.mixId ?? '';
   const mix = mixes.find((m) => m.mixId === chosenMixId);
+  const dryUm = draft.peek('film');
+  const thinPct = mix?.thinPct ?? draft.peek('thinner') ?? 0;
+  const wet = sheet && dryUm !== null ? wetFilmUm(dryUm, sheet.vsPct, thinPct) : null;
   const faces = face === null ? part.faces.length : 1;
   const usual = mix && sheet ? usualUse(part.card, sheet, mix, faces, tool) : '';
   const typed = draft.bind('used');
@@ -97,6 +100,8 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     draft,
     gates,
     log,
+    /** What the comb should show for that dry film, thinner in it; null without one. */
+    wetUm: wet?.ok ? wet.value : null,
     // The predicted second gate needs the page's own act; measured ones are judged here for whichever product is chosen.
     isMarginal: gates !== null && (gates.status !== 'pass' || view.act.code === 'coat-if-accepted'),
     // A gate has its own line and its chips; everything else is said before the touch, not after it.

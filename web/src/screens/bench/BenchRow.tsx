@@ -68,13 +68,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
       if (e.key === 'Enter' && e.target === e.currentTarget) open();
     },
   } as const;
-  const name = (
-    <span className="min-w-0 truncate" title={`${card.name} · ${card.machineName} · ${card.assemblyName}`}>
-      <span className="font-semibold">{card.name}</span>
-      {card.faceCount > 1 ? <span className="figure text-quiet"> {card.face}</span> : null}
-      <span className="text-[13px] text-quiet"> · {card.machineName}</span>
-    </span>
-  );
+  const name = <PartName card={card} />;
   if (isNarrow)
     return (
       <div {...row} className="cursor-pointer border-b border-line px-1 py-1.5 focus:bg-panel">
@@ -108,6 +102,16 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
     </div>
   );
 });
+
+function PartName({ card }: { readonly card: PartCard }) {
+  return (
+    <span className="min-w-0 truncate" title={`${card.name} · ${card.machineName} · ${card.assemblyName}`}>
+      <span className="font-semibold">{card.name}</span>
+      {card.faceCount > 1 ? <span className="figure text-quiet"> {card.face}</span> : null}
+      <span className="text-[13px] text-quiet"> · {card.machineName}</span>
+    </span>
+  );
+}
 
 function ActButton({ card, view }: { readonly card: PartCard; readonly view: ActView }) {
   const show = useDialogs((s) => s.show);

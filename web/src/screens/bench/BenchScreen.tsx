@@ -112,16 +112,9 @@ function Filters({ bench, group, machine, change }: FilterProps) {
   );
 }
 
-interface RowsProps extends Pick<FilterProps, 'bench' | 'machine' | 'change'> {
-  readonly rows: readonly PartCard[];
-}
-
-function Rows({ bench, rows, machine, change }: RowsProps) {
-  const nowMs = useNowMs();
-  const hours = usePrefs((s) => s.benchHours);
-  const setHours = usePrefs((s) => s.setBenchHours);
+function MachineSelect({ bench, machine, change }: Pick<FilterProps, 'bench' | 'machine' | 'change'>) {
   const machines = [...new Map(bench.rows.map((r) => [r.machineId, r.machineName]))];
-  const machineSelect = (
+  return (
     <select
       aria-label="Machine"
       className="min-h-7! w-full py-0! text-[13px] pointer-coarse:min-h-11!"
@@ -136,7 +129,12 @@ function Rows({ bench, rows, machine, change }: RowsProps) {
       ))}
     </select>
   );
-  const hoursShown = (
+}
+
+function HoursShown() {
+  const hours = usePrefs((s) => s.benchHours);
+  const setHours = usePrefs((s) => s.setBenchHours);
+  return (
     <OneOf
       label="Time shown"
       size="line"
@@ -146,6 +144,17 @@ function Rows({ bench, rows, machine, change }: RowsProps) {
       options={BENCH_HOURS.map((h) => ({ value: String(h), text: h < 100 ? `${h} h` : `${h / 24} d` }))}
     />
   );
+}
+
+interface RowsProps extends Pick<FilterProps, 'bench' | 'machine' | 'change'> {
+  readonly rows: readonly PartCard[];
+}
+
+function Rows({ bench, rows, machine, change }: RowsProps) {
+  const nowMs = useNowMs();
+  const hours = usePrefs((s) => s.benchHours);
+  const machineSelect = <MachineSelect bench={bench} machine={machine} change={change} />;
+  const hoursShown = <HoursShown />;
   const isNarrow = useIsNarrow();
   const [ref, width] = useWidth();
   const axis = axisAround(nowMs, hours, width);

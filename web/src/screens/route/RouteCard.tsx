@@ -63,16 +63,7 @@ const head = (route: AdvisedRoute, rank: number): string =>
 
 /** One rival: how it is prepared, drawn from what is on the metal to the last coat; what it takes, is best at and gives up. */
 export function RouteCard(props: Props) {
-  const { route, survey, rank, families, fullUm, saidOnce, onUse, onEdit, onTwin, isBusy } = props;
-  const units = useUnits();
-  const [ref, width] = useWidth();
-  const f = route.figures;
-  const own = stepsOfZone(survey, route.steps, null);
-  const layers = layersOfRoute(own, families);
-  // Of the outside: a zone of its own has a film of its own.
-  const filmUm = layers.reduce((sum, l) => sum + l.dftUm, 0);
-  const stages = stagesOf(survey, own);
-  const profileUm = stages[stages.length - 1]!.at.profileUm;
+  const { route, rank, families, saidOnce, onUse, onEdit, onTwin, isBusy } = props;
   const said = (r: Reason): boolean => !saidOnce.has(r.ruleId);
   return (
     <article
@@ -95,33 +86,7 @@ export function RouteCard(props: Props) {
       {route.gates.map((g) => (
         <LookFirst key={g.field} gate={g} />
       ))}
-      <div ref={ref} className="flex flex-col gap-2">
-        {width > 0 && stages.length > 1 ? (
-          <SurfaceStrip
-            stages={stages.length > 4 ? [stages[0]!, ...stages.slice(-3)] : stages}
-            widthPx={width}
-            label={`On the metal: ${stages[0]!.standing.join(', ')}; before the first coat: ${stages[stages.length - 1]!.standing.join(', ') || 'nothing'}`}
-          />
-        ) : null}
-        {width > 0 && layers.length > 0 ? (
-          <Section
-            layers={layers}
-            specifiedUm={0}
-            profileUm={profileUm === null ? 4 : profileUm[0]}
-            widthPx={width}
-            heightPx={150}
-            fullUm={fullUm}
-            labelled={units.units}
-            label={`${nameOf(route, families)}: ${filmUm} µm`}
-          />
-        ) : null}
-      </div>
-      <dl className="flex flex-wrap justify-between gap-x-3 gap-y-1">
-        <Fig value={f.days.toFixed(0)} word="days" />
-        <Fig value={`${f.hours.toFixed(1)} h`} word="hands" />
-        <Fig value={`£${f.cost.toFixed(0)}`} word="paint, trips" />
-        {filmUm > 0 ? <Fig value={units.film(filmUm)} word="film" /> : null}
-      </dl>
+      <Drawn {...props} />
       <p className="text-[13px]">
         {route.lifeYears
           ? `Expected ${route.lifeYears} years to first major maintenance.`
@@ -129,24 +94,7 @@ export function RouteCard(props: Props) {
             ? (WHAT_WORDS[route.steps.findLast((s) => s.kind === 'care')?.what ?? ''] ?? '')
             : 'No published life: advised by analogy.'}
       </p>
-      {route.twins.length > 0 ? (
-        <div className="text-[13px] text-quiet">
-          Or, as good:
-          <ul>
-            {route.twins.slice(0, 3).map((t) => (
-              <li key={t.map((l) => l.familyId).join()}>
-                <button
-                  type="button"
-                  className="text-left underline pointer-coarse:min-h-11"
-                  onClick={() => onTwin(t)}
-                >
-                  {layersWords(t, families)}
-                </button>
-              </li>
-            ))}
-          </ul>
-        </div>
-      ) : null}
+      <Twins route={route} families={families} onTwin={onTwin} />
       <ul className="text-[14px]">
         {route.preferences.filter(said).map((p) => (
           <RuleLine key={p.ruleId} tone="for" reason={p} />
@@ -163,6 +111,74 @@ export function RouteCard(props: Props) {
         </Button>
       </div>
     </article>
+  );
+}
+
+/** From what is on the metal through its preparation to the last coat, and what it takes in figures. */
+function Drawn({ route, survey, families, fullUm }: Pick<Props, 'route' | 'survey' | 'families' | 'fullUm'>) {
+  const units = useUnits();
+  const [ref, width] = useWidth();
+  const f = route.figures;
+  const own = stepsOfZone(survey, route.steps, null);
+  const layers = layersOfRoute(own, families);
+  // Of the outside: a zone of its own has a film of its own.
+  const filmUm = layers.reduce((sum, l) => sum + l.dftUm, 0);
+  const stages = stagesOf(survey, own);
+  const first = stages[0]!;
+  const last = stages[stages.length - 1]!;
+  return (
+    <>
+      <div ref={ref} className="flex flex-col gap-2">
+        {width > 0 && stages.length > 1 ? (
+          <SurfaceStrip
+            stages={stages.length > 4 ? [first, ...stages.slice(-3)] : stages}
+            widthPx={width}
+            label={`On the metal: ${first.standing.join(', ')}; before the first coat: ${last.standing.join(', ') || 'nothing'}`}
+          />
+        ) : null}
+        {width > 0 && layers.length > 0 ? (
+          <Section
+            layers={layers}
+            specifiedUm={0}
+            profileUm={last.at.profileUm === null ? 4 : last.at.profileUm[0]}
+            widthPx={width}
+            heightPx={150}
+            fullUm={fullUm}
+            labelled={units.units}
+            label={`${nameOf(route, families)}: ${filmUm} µm`}
+          />
+        ) : null}
+      </div>
+      <dl className="flex flex-wrap justify-between gap-x-3 gap-y-1">
+        <Fig value={f.days.toFixed(0)} word="days" />
+        <Fig value={`${f.hours.toFixed(1)} h`} word="hands" />
+        <Fig value={`£${f.cost.toFixed(0)}`} word="paint, trips" />
+        {filmUm > 0 ? <Fig value={units.film(filmUm)} word="film" /> : null}
+      </dl>
+    </>
+  );
+}
+
+/** The same preparation under other layers that are as good. */
+function Twins({ route, families, onTwin }: Pick<Props, 'route' | 'families' | 'onTwin'>) {
+  if (route.twins.length === 0) return null;
+  return (
+    <div className="text-[13px] text-quiet">
+      Or, as good:
+      <ul>
+        {route.twins.slice(0, 3).map((t) => (
+          <li key={t.map((l) => l.familyId).join()}>
+            <button
+              type="button"
+              className="text-left underline pointer-coarse:min-h-11"
+              onClick={() => onTwin(t)}
+            >
+              {layersWords(t, families)}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
   );
 }
 

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import {
   advise,
   blankSurvey,
@@ -17,16 +17,10 @@ import {
   type RouteStep,
   type ShopMeans,
   type Survey,
-  stepsAlike,
-  surveyAlike,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SCHOOL_WORDS, SUBSTRATE_WORDS, WAY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
-import { getPart } from '../../api/client.ts';
 import { usePart, useSheets, useShop } from '../../api/queries.ts';
-import { useRecord } from '../../record/useRecord.ts';
-import { isRefusal, refusedWords } from '../../record/refusal.ts';
-import { useNotices } from '../../state/notices.ts';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { AlsoFor } from './AlsoFor.tsx';
@@ -36,6 +30,7 @@ import { RuleLine } from './RuleLine.tsx';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { layersOfRoute, RouteCard } from './RouteCard.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
+import { useSetRoute } from './useSetRoute.ts';
 import { Templates } from './Templates.tsx';
 
 /** Survey a part and choose its route: rivals side by side, what was refused and why, all judged here as answers change. */
@@ -76,14 +71,10 @@ interface ChooserProps {
 }
 
 function Chooser({ part, means, families }: ChooserProps) {
-  const navigate = useNavigate();
-  const record = useRecord();
-  const say = useNotices((s) => s.say);
   const [survey, setSurvey] = useState(() => firstSurvey(part));
   const [change, setChange] = useState<{ readonly came: string[]; readonly went: string[] } | null>(null);
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
   const [also, setAlso] = useState<readonly string[]>([]);
-  const [isBusy, setBusy] = useState(false);
   const advice = useMemo(
     () => advise({ survey, means, families, branches: true }),
     [survey, means, families],
@@ -94,61 +85,7 @@ function Chooser({ part, means, families }: ChooserProps) {
     setChange(changed(advice, advise({ survey: next, means, families })));
     setSurvey(next);
   };
-  const use = (
-    routeId: string,
-    steps: readonly RouteStep[],
-    origin: 'advised' | 'edited' | 'overridden',
-    reason: string | null,
-  ): void => {
-    setBusy(true);
-    const route = advice.routes.find((r) => r.routeId === routeId);
-    const store = async (of: PartDetail, own: Survey, ownSteps: readonly RouteStep[]): Promise<void> => {
-      const common = {
-        partId: of.card.partId,
-        partName: of.card.name,
-        face: null,
-        happenedMs: Date.now(),
-        endedMs: null,
-      };
-      await record({ ...common, kind: 'surveyed', body: { survey: own } });
-      await record({
-        ...common,
-        kind: 'route-set',
-        body: {
-          routeId: routeId.slice(0, 400),
-          origin,
-          steps: ownSteps,
-          ...(reason === null ? {} : { reason }),
-        },
-        evidence: { warnings: route?.warnings ?? [] },
-      });
-    };
-    const refused: string[] = [];
-    const all = async (): Promise<void> => {
-      await store(part, survey, steps);
-      for (const id of also) {
-        const other = await getPart(id);
-        const own = surveyAlike(other, survey);
-        await store(other, own, stepsAlike(own, means, families, route, steps)).catch((e: unknown) => {
-          if (!isRefusal(e)) throw e;
-          refused.push(other.card.name);
-        });
-      }
-    };
-    void all()
-      .then(() => {
-        if (refused.length > 0)
-          say({
-            tone: 'trouble',
-            text: `Surveyed, but this route does not hold for ${refused.join(', ')}: choose theirs.`,
-          });
-        return navigate(`/parts/${encodeURIComponent(part.card.partId)}`);
-      })
-      .catch((e: unknown) =>
-        say({ tone: 'trouble', text: refusedWords(e, 'It could not be stored; try again.') }),
-      )
-      .finally(() => setBusy(false));
-  };
+  const { use, isBusy } = useSetRoute({ part, survey, means, families, advice, also });
   return (
     <>
       <Head part={part} means={meansFor(survey, means)} isOwn={Object.keys(survey.practice).length > 0} />
@@ -164,7 +101,7 @@ function Chooser({ part, means, families }: ChooserProps) {
             survey={survey}
             families={families}
             isBusy={isBusy || doubts.length > 0}
-            onUse={(r) => use(r.routeId, r.steps, 'advised', null)}
+            onUse={(r) => use({ routeId: r.routeId, steps: r.steps, origin: 'advised', reason: null })}
             onEdit={(r) => setEditing(r.steps)}
             onTwin={(r, layers) => setEditing(routeWith({ survey, means, families }, r, layers))}
           />
@@ -180,7 +117,9 @@ function Chooser({ part, means, families }: ChooserProps) {
           steps={editing}
           isBusy={isBusy}
           onClose={() => setEditing(null)}
-          onSet={(steps, reason) => use('edited', steps, reason === null ? 'edited' : 'overridden', reason)}
+          onSet={(steps, reason) =>
+            use({ routeId: 'edited', steps, origin: reason === null ? 'edited' : 'overridden', reason })
+          }
         />
       ) : null}
     </>

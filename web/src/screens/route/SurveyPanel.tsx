@@ -1,21 +1,20 @@
 import { useState, type ReactNode } from 'react';
 import type { Advice, Schools, Survey, SurveyDoubt } from '@calvetta/core';
-import { SUBSTRATES } from '@calvetta/core';
+import {
+  isAsked,
+  nothingUnusual,
+  SUBSTRATES,
+  SURVEY_GROUPS,
+  SURVEY_SHAPES,
+  type SurveyField,
+} from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
 import { useDialogs } from '../../state/dialogs.ts';
 import { AnyOf } from '../../ui/Toggle.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
 import { ZonesHere } from './ZonesHere.tsx';
-import {
-  answerWord,
-  GROUPS,
-  isAsked,
-  nothingUnusual,
-  SHAPES,
-  shownAnswer,
-  type SurveyField,
-} from './surveyFields.ts';
+import { answerWord, GROUP_TITLES, shownAnswer } from './surveyWords.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -53,10 +52,10 @@ export function SurveyPanel({ survey, advice, doubts, house, onAnswer, children 
           I looked: nothing else unusual, no hotter than 60 °C
         </Button>
       ) : null}
-      {GROUPS.map((g) => (
-        <details key={g.title} open={g.title === 'As found'} className="border-t border-line pt-2">
+      {SURVEY_GROUPS.map((g) => (
+        <details key={g.group} open={g.group === 'as-found'} className="border-t border-line pt-2">
           <summary className="figure cursor-pointer text-[15px] font-semibold">
-            {g.title}{' '}
+            {GROUP_TITLES[g.group]}{' '}
             <span className="text-[13px] font-normal text-quiet">
               {g.fields.filter((f) => isAsked(f, survey) && shownAnswer(f, survey) === null).length ||
                 'nothing'}{' '}
@@ -101,7 +100,7 @@ interface RowProps {
 
 function FieldRow({ field, survey, onAnswer }: RowProps) {
   if (field === 'colourGroup' || field === 'practice' || field === 'zones') return null;
-  const shape = SHAPES[field];
+  const shape = SURVEY_SHAPES[field];
   const value = survey[field];
   const label = SURVEY_WORDS[field];
   const set = (v: unknown): void => onAnswer({ [field]: v });

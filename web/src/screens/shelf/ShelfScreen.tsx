@@ -80,33 +80,15 @@ function Shelf({ shelf, sheets, zone }: Props) {
                 text="Receive a tin: its product, batch and size. From then on every mix draws it down."
               />
             ) : null}
-            {products.map(([productId, name]) => {
-              const newest = newestSheet(sheets, productId);
-              return (
-                <div
-                  key={productId}
-                  className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_184px]"
-                >
-                  <div className="min-w-0">
-                    <h2 className="text-[16px]">{name}</h2>
-                    {tins
-                      .filter((t) => t.productId === productId)
-                      .sort(byContent)
-                      .map((t) => (
-                        <TinRow
-                          key={t.tinId}
-                          tin={t}
-                          colour={newest?.bandColour ?? 'var(--metal)'}
-                          isAsked={t.tinId === asked}
-                          hasRival={tins.some((x) => x !== t && isRival(x, t))}
-                          onWeigh={() => show({ kind: 'weigh', tinId: t.tinId })}
-                        />
-                      ))}
-                  </div>
-                  <div className="max-md:hidden">{newest ? <SheetTimes sheet={newest} /> : null}</div>
-                </div>
-              );
-            })}
+            {products.map(([productId, name]) => (
+              <ProductTins
+                key={productId}
+                name={name}
+                sheet={newestSheet(sheets, productId)}
+                tins={tins.filter((t) => t.productId === productId)}
+                asked={asked}
+              />
+            ))}
             <p className="border-t border-line px-3 py-2 text-[13px] text-quiet">
               Times of each sheet against temperature: <span className="text-good">recoat from</span>,{' '}
               <span className="text-bad">recoat until</span>, <span className="text-warn">pot life</span>.
@@ -124,6 +106,37 @@ function Shelf({ shelf, sheets, zone }: Props) {
           <LedgerTable accounts={shelf.accounts} />
         </div>
       </div>
+    </div>
+  );
+}
+
+interface TinsProps {
+  readonly name: string;
+  readonly sheet: ProductSheet | null;
+  readonly tins: readonly TinView[];
+  /** The tin a label's code led to. */
+  readonly asked: string | null;
+}
+
+/** The tins of one product, beside the times of its sheet. */
+function ProductTins({ name, sheet, tins, asked }: TinsProps) {
+  const show = useDialogs((s) => s.show);
+  return (
+    <div className="grid gap-x-3 border-t border-line px-3 py-2 first:border-t-0 md:grid-cols-[minmax(0,1fr)_184px]">
+      <div className="min-w-0">
+        <h2 className="text-[16px]">{name}</h2>
+        {[...tins].sort(byContent).map((t) => (
+          <TinRow
+            key={t.tinId}
+            tin={t}
+            colour={sheet?.bandColour ?? 'var(--metal)'}
+            isAsked={t.tinId === asked}
+            hasRival={tins.some((x) => x !== t && isRival(x, t))}
+            onWeigh={() => show({ kind: 'weigh', tinId: t.tinId })}
+          />
+        ))}
+      </div>
+      <div className="max-md:hidden">{sheet ? <SheetTimes sheet={sheet} /> : null}</div>
     </div>
   );
 }

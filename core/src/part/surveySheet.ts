@@ -1,30 +1,28 @@
+import { isFerrous, metalOf } from '../products/traits.ts';
+import { PART_KINDS } from './kinds.ts';
+import { SUBSTRATES } from './substrate.ts';
 import {
   ALSO_ON,
-  FLUIDS,
-  PART_KINDS,
-  PLATINGS,
-  TOO_BIG_FOR,
   ANSWERS,
   CATEGORIES,
-  COAT_KINDS,
   COATING,
+  COAT_KINDS,
   CRITICALITIES,
   DURABILITY,
   FEATURES,
   FINISHES,
-  isFerrous,
+  FLUIDS,
   LEGACY,
-  metalOf,
   OIL,
   PITS,
+  PLATINGS,
   PRIOR_PRIMERS,
   REACHES,
   RUST,
-  SUBSTRATES,
   TEST_RESULTS,
+  TOO_BIG_FOR,
   type Survey,
-} from '@calvetta/core';
-import { ANSWER_WORDS, KIND_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+} from './survey.ts';
 
 export type SurveyField = keyof Survey;
 /** `colourGroup` follows the part; `practice` and `zones` have their own places on the page: none is asked in the list. */
@@ -40,7 +38,7 @@ const choice = (options: readonly string[]): FieldShape => ({ type: 'choice', op
 const answer = choice(ANSWERS);
 
 /** How each answer is given, in the order of the sheet. */
-export const SHAPES: Readonly<Record<AskedField, FieldShape>> = {
+export const SURVEY_SHAPES: Readonly<Record<AskedField, FieldShape>> = {
   substrate: choice(SUBSTRATES),
   kind: choice(PART_KINDS),
   thicknessMm: { type: 'figure' },
@@ -90,12 +88,14 @@ export const SHAPES: Readonly<Record<AskedField, FieldShape>> = {
   isPair: { type: 'flag' },
 };
 
-export const GROUPS: readonly {
-  readonly title: string;
+/** The sheet's four groups in the order in which a part is looked at. */
+export type SurveyGroup = 'part' | 'as-found' | 'life' | 'finish';
+export const SURVEY_GROUPS: readonly {
+  readonly group: SurveyGroup;
   readonly fields: readonly AskedField[];
 }[] = [
   {
-    title: 'The part',
+    group: 'part',
     fields: [
       'kind',
       'substrate',
@@ -112,7 +112,7 @@ export const GROUPS: readonly {
     ],
   },
   {
-    title: 'As found',
+    group: 'as-found',
     fields: [
       'rust',
       'pits',
@@ -137,10 +137,10 @@ export const GROUPS: readonly {
     ],
   },
   {
-    title: 'Its life',
+    group: 'life',
     fields: ['category', 'fluids', 'durability', 'heatC', 'sun', 'fuel', 'chips', 'concealed', 'criticality'],
   },
-  { title: 'Finish', fields: ['finish', 'metallic', 'dark', 'colourUndecided', 'reach', 'isPair'] },
+  { group: 'finish', fields: ['finish', 'metallic', 'dark', 'colourUndecided', 'reach', 'isPair'] },
 ];
 
 /** Whether an answer can change anything for this part: the rest is not asked. */
@@ -175,23 +175,6 @@ export function isAsked(field: SurveyField, s: Survey): boolean {
     default:
       return true;
   }
-}
-
-export const answerWord = (value: string): string =>
-  ANSWER_WORDS[value] ??
-  (KIND_WORDS as Readonly<Record<string, string>>)[value] ??
-  (SUBSTRATE_WORDS as Readonly<Record<string, string>>)[value] ??
-  value.replaceAll('-', ' ');
-
-/** An answer for a chip; null where nothing is known. */
-export function shownAnswer(field: SurveyField, s: Survey): string | null {
-  const v = s[field];
-  if (v === null) return field === 'otherMetal' ? 'no' : null;
-  if (v === 'unknown') return null;
-  if (Array.isArray(v)) return v.length === 0 ? 'none' : v.map((x) => answerWord(String(x))).join(', ');
-  if (typeof v === 'boolean') return v ? 'yes' : 'no';
-  if (typeof v === 'object') return null;
-  return typeof v === 'number' ? String(v) : answerWord(v);
 }
 
 /** Answers a person may give in one touch after looking: nothing unusual found. What must be looked at itself is not among them. */

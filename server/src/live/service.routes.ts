@@ -1,0 +1,35 @@
+import { Router } from 'express';
+import { openApi } from '@calvetta/contract/schemas';
+import type { Deps } from '../deps.ts';
+import { AppError } from '../http/errors.ts';
+
+/** What is asked of the program rather than of the shop: is it well, what can it do, what has changed. */
+export function serviceRoutes(deps: Deps): Router {
+  const router = Router();
+  router.get('/openapi.json', (_req, res) => {
+    res.json(openApi());
+  });
+  router.get('/live', (_req, res) => deps.live.attach(res));
+  /** Says what is wrong, in words a person can act on. */
+  router.get('/health', async (_req, res) => {
+    const startedMs = deps.nowMs();
+    try {
+      await deps.db.query('select 1');
+      const shop = await deps.model.shop();
+      res.json({
+        ok: true,
+        database: 'answers',
+        databaseMs: deps.nowMs() - startedMs,
+        workshop: shop?.workshop.name ?? null,
+      });
+    } catch {
+      throw new AppError('database-away', {});
+    }
+  });
+  /** The bare route that the bench of speed compares with. */
+  router.get('/ping', async (_req, res) => {
+    const { rows } = await deps.db.query<{ one: number }>('select 1 as one');
+    res.json(rows[0]);
+  });
+  return router;
+}
