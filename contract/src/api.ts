@@ -1,4 +1,13 @@
-import type { MeansInfo, PlaceInfo, Face, ProductSheet, Survey, VolumeSystem } from '@calvetta/core';
+import type {
+  FactBodies,
+  FactKind,
+  MeansInfo,
+  PlaceInfo,
+  Face,
+  ProductSheet,
+  Survey,
+  VolumeSystem,
+} from '@calvetta/core';
 
 import type { ErrorBody } from './errors.ts';
 
@@ -60,9 +69,9 @@ export interface LiveMessage {
 }
 
 /** A fact as a client sends it. */
-export interface FactInput {
+export interface FactInputOf<K extends FactKind> {
   readonly factId: string;
-  readonly kind: string;
+  readonly kind: K;
   readonly partId: string;
   readonly face: Face | null;
   readonly happenedAt: string;
@@ -70,9 +79,11 @@ export interface FactInput {
   readonly personId: string;
   readonly deviceId: string;
   readonly supersedes: string | null;
-  readonly body: Record<string, unknown>;
-  readonly evidence: Record<string, unknown> | null;
+  readonly body: FactBodies[K];
+  readonly evidence: Readonly<Record<string, unknown>> | null;
 }
+/** What a client says happened to a part: each kind with its own body. */
+export type FactInput = { readonly [K in FactKind]: FactInputOf<K> }[FactKind];
 
 export interface ReadingInput {
   readonly at: string;

@@ -9,7 +9,7 @@ import type {
   Substrate,
   VolumeSystem,
 } from '@calvetta/core';
-import type { SurveyTemplate } from './api.ts';
+import type { FactInputOf, SurveyTemplate } from './api.ts';
 import type { CupView, NewTin, Pack } from './shelf.ts';
 
 /** The public file format of a whole shop, `calvetta-shop/2`. What a backup, a move or the demo is written in. */
@@ -98,14 +98,4 @@ export interface ShopPart {
   }[];
 }
 
-export interface ShopFact {
-  readonly factId: string;
-  readonly kind: FactKind;
-  readonly partId: string;
-  readonly face: Face | null;
-  readonly happenedAt: string;
-  readonly endedAt: string | null;
-  readonly personId: string;
-  readonly supersedes: string | null;
-  readonly body: Record<string, unknown>;
-}
+export type ShopFact = { readonly [K in FactKind]: Omit<FactInputOf<K>, 'deviceId' | 'evidence'> }[FactKind];

@@ -1,22 +1,14 @@
 import { coatedFace, coatVerdict, originMs, shelfNow, type Fact } from '@calvetta/core';
-import type { FactInput } from '@calvetta/contract';
+import type { FactInput, FactInputOf } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
-import {
-  findCoatsOver,
-  findEntry,
-  findMixed,
-  productOf,
-  type EntryInput,
-  type EntryKind,
-} from '../ledger/ledger.sql.ts';
+import { findCoatsOver, findEntry, findMixed, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 
-/** The kind was checked at the door. */
-export const entryOf = (f: FactInput): EntryInput => ({ ...f, kind: f.kind as EntryKind });
+export const entryOf = (f: FactInput): EntryInput => ({ ...f, body: { ...f.body } });
 
 /** Stores facts in one transaction, each once; announces what changed. */
 export async function recordFacts(
@@ -102,14 +94,14 @@ async function checkMix(tx: Db, workshopId: string, f: EntryInput): Promise<void
 }
 
 /** Refuses a coat that the verdict forbids unless a reason goes into the ledger with it. Unknown asks for a reason too. */
-async function judgeCoat(deps: Deps, f: FactInput): Promise<void> {
-  if (typeof f.body['reason'] === 'string') return;
+async function judgeCoat(deps: Deps, f: FactInputOf<'coated'>): Promise<void> {
+  if (f.body.reason !== undefined) return;
   const atMs = Math.min(Date.parse(f.happenedAt), deps.nowMs());
   const part = await deps.model.partAt(f.partId, atMs);
-  const sheet = part && (await deps.model.shop())?.sheets.get(String(f.body['sheetId']));
+  const sheet = part && (await deps.model.shop())?.sheets.get(f.body.sheetId);
   if (!part || !sheet) return;
-  const mixId = f.body['mixId'];
-  const snapshot = typeof mixId === 'string' ? await deps.model.snapshot() : null;
+  const { mixId } = f.body;
+  const snapshot = mixId !== undefined ? await deps.model.snapshot() : null;
   const mix = snapshot && shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === mixId);
   for (const face of part.state.faces.filter((x) => f.face === null || x.face === f.face)) {
     // The same entry sent again after a lost answer: its own coat must not refuse it.

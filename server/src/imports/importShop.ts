@@ -1,4 +1,4 @@
-import { type ShopFact, type ShopFile, type ShopPart, type ShopStockFact } from '@calvetta/contract';
+import type { FactInput, ShopFact, ShopFile, ShopPart, ShopStockFact } from '@calvetta/contract';
 import { problemsOf, shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -89,7 +89,7 @@ async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
 
 const stockAsInput = (f: ShopStockFact) => stockEntryOf({ ...f, deviceId: 'import' });
 
-function asInput(f: ShopFact) {
+function asInput(f: ShopFact): FactInput {
   return { ...f, deviceId: 'import', evidence: null };
 }
 

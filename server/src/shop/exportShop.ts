@@ -10,17 +10,11 @@ import {
 /** A token is known to its probe only; an exported shop gets a new one on import. */
 const NEW_TOKEN = 'set-a-new-token';
 
-function factOf(f: Fact): ShopFact {
+function factOf({ happenedAtMs, endedAtMs, recordedAtMs: _r, deviceId: _d, ...same }: Fact): ShopFact {
   return {
-    factId: f.factId,
-    kind: f.kind,
-    partId: f.partId,
-    face: f.face,
-    happenedAt: new Date(f.happenedAtMs).toISOString(),
-    endedAt: f.endedAtMs === null ? null : new Date(f.endedAtMs).toISOString(),
-    personId: f.personId,
-    supersedes: f.supersedes,
-    body: { ...f.body },
+    ...same,
+    happenedAt: new Date(happenedAtMs).toISOString(),
+    endedAt: endedAtMs === null ? null : new Date(endedAtMs).toISOString(),
   };
 }
 

@@ -1,4 +1,4 @@
-import type { Face, FactKind, StockBodies, StockKind } from '@calvetta/core';
+import type { Face, FactBodies, FactKind, StockBodies, StockKind } from '@calvetta/core';
 import { FACT_WORDS, STOCK_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../api/queries.ts';
 import { useNotices } from '../state/notices.ts';
@@ -9,15 +9,15 @@ import { useSend } from './useSend.ts';
 import { factWrite, stockWrite, type Write } from './write.ts';
 
 /** What happened to a part. */
-export interface FactDraft {
-  readonly kind: FactKind;
+export interface FactDraft<K extends FactKind = FactKind> {
+  readonly kind: K;
   readonly partId: string;
   readonly partName: string;
   readonly face: Face | null;
   readonly happenedMs: number;
   readonly endedMs: number | null;
   readonly supersedes?: string;
-  readonly body: Record<string, unknown>;
+  readonly body: FactBodies[K];
   readonly evidence?: Record<string, unknown>;
 }
 /** What happened to stock. */
@@ -63,10 +63,10 @@ function useKeep(): (drawn: Drawn) => Promise<void> {
 }
 
 /** Records what happened to a part, under an id of this device. Throws only what the server refused. */
-export function useRecord(): (draft: FactDraft) => Promise<void> {
+export function useRecord(): <K extends FactKind>(draft: FactDraft<K>) => Promise<void> {
   const writer = useWriter();
   const keep = useKeep();
-  const record = async (draft: FactDraft): Promise<void> => {
+  const record = async <K extends FactKind>(draft: FactDraft<K>): Promise<void> => {
     const factId = newId();
     const write = factWrite({
       factId,

@@ -1,6 +1,7 @@
+import type { FactKind } from '@calvetta/core';
 import type {
   CupView,
-  FactInput,
+  FactInputOf,
   NewTinInput,
   Pack,
   ReadingInput,
@@ -29,8 +30,8 @@ const make = (
   id = newId(),
 ): Write => ({ id, method, path: path.map((p) => `/${encodeURIComponent(p)}`).join(''), body, what });
 
-export const factWrite = (fact: FactInput): Write =>
-  make('POST', ['facts'], FACT_WORDS[fact.kind as keyof typeof FACT_WORDS], { facts: [fact] }, fact.factId);
+export const factWrite = <K extends FactKind>(fact: FactInputOf<K>): Write =>
+  make('POST', ['facts'], FACT_WORDS[fact.kind], { facts: [fact] }, fact.factId);
 export const stockWrite = (fact: StockFactInput): Write =>
   make('POST', ['stock-facts'], STOCK_WORDS[fact.kind], { facts: [fact] }, fact.factId);
 export const tinWrite = (tin: NewTinInput): Write =>

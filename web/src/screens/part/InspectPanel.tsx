@@ -106,9 +106,10 @@ function Look({ part, steps }: { readonly part: PartDetail; readonly steps: read
         look="main"
         className="mt-2"
         disabled={isBusy || whole === null || isStored}
-        onClick={() =>
-          store(record({ ...common, kind: 'inspected', happenedMs: Date.now(), body: { seen: whole } }))
-        }
+        onClick={() => {
+          if (whole)
+            store(record({ ...common, kind: 'inspected', happenedMs: Date.now(), body: { seen: whole } }));
+        }}
       >
         {isStored ? 'Recorded' : 'Record the look'}
       </Button>
