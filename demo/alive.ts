@@ -1,14 +1,5 @@
 /** The demo as it is at any moment, without a server: its scenario, its simulated instruments and its weather. */
-import {
-  DAY_MS,
-  HOUR_MS,
-  SMALL_SHOP,
-  stretchesFrom,
-  type AirData,
-  type AirReading,
-  type Fact,
-  type ShopRecord,
-} from '@calvetta/core';
+import { DAY_MS, HOUR_MS, SMALL_SHOP, stretchesFrom, type AirData, type AirReading, type ShopRecord } from '@calvetta/core';
 import type { ShopFile } from '@calvetta/contract';
 import { demoProbes } from '../server/src/simulators/demoProbes.ts';
 import { probeSample } from '../server/src/simulators/probe.ts';
@@ -61,7 +52,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
           endedAtMs: f.endedAt === null ? null : at(f.endedAt),
           recordedAtMs: at(f.endedAt ?? f.happenedAt),
           deviceId: 'demo',
-        }) as unknown as Fact,
+        }),
     ),
     tins: [],
     packs: [],

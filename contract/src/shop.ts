@@ -1,14 +1,4 @@
-import type {
-  Exposure,
-  Face,
-  Facility,
-  FactKind,
-  ProductSheet,
-  Schools,
-  StockKind,
-  Substrate,
-  VolumeSystem,
-} from '@calvetta/core';
+import type { Exposure, Facility, FactKind, ProductSheet, Schools, StockKind, Substrate, VolumeSystem } from '@calvetta/core';
 import type { FactInputOf, SurveyTemplate } from './api.ts';
 import type { CupView, NewTin, Pack } from './shelf.ts';
 
