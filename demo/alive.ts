@@ -1,5 +1,13 @@
 /** The demo as it is at any moment, without a server: its scenario, its simulated instruments and its weather. */
-import { DAY_MS, HOUR_MS, SMALL_SHOP, stretchesFrom, type AirData, type AirReading, type ShopRecord } from '@calvetta/core';
+import {
+  DAY_MS,
+  HOUR_MS,
+  SMALL_SHOP,
+  stretchesFrom,
+  type AirData,
+  type AirReading,
+  type ShopRecord,
+} from '@calvetta/core';
 import type { ShopFile } from '@calvetta/contract';
 import { demoProbes } from '../server/src/simulators/demoProbes.ts';
 import { probeSample } from '../server/src/simulators/probe.ts';
@@ -44,16 +52,13 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
       version: 1,
     })),
     steps: parts.flatMap((p) => p.route.map((s, i) => ({ ...s, partId: p.partId, seq: i + 1 }))),
-    facts: file.facts.map(
-      (f) =>
-        ({
-          ...f,
-          happenedAtMs: at(f.happenedAt),
-          endedAtMs: f.endedAt === null ? null : at(f.endedAt),
-          recordedAtMs: at(f.endedAt ?? f.happenedAt),
-          deviceId: 'demo',
-        }),
-    ),
+    facts: file.facts.map((f) => ({
+      ...f,
+      happenedAtMs: at(f.happenedAt),
+      endedAtMs: f.endedAt === null ? null : at(f.endedAt),
+      recordedAtMs: at(f.endedAt ?? f.happenedAt),
+      deviceId: 'demo',
+    })),
     tins: [],
     packs: [],
     cups: [],

@@ -17,6 +17,10 @@ export const ERROR_CODES = [
   'bad-token',
   'rate-limited',
   'too-large',
+  'misdirected',
+  'foreign-page',
+  'content-type',
+  'busy',
   'database-away',
   'import-unreadable',
   'internal',
@@ -88,6 +92,11 @@ export interface ErrorData {
   'bad-token': { readonly probeId: string };
   'rate-limited': { readonly probeId: string; readonly perSecond: number };
   'too-large': { readonly maxBytes?: number };
+  misdirected: { readonly host: string };
+  /** Where it came from, or the header it did not bring. */
+  'foreign-page': { readonly origin?: string; readonly header?: string };
+  'content-type': { readonly got: string; readonly accepts: readonly string[] };
+  busy: Nothing;
   'database-away': Nothing;
   'import-unreadable': { readonly needs: readonly string[] };
   internal: Nothing;

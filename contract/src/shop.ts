@@ -1,4 +1,13 @@
-import type { Exposure, Facility, FactKind, ProductSheet, Schools, StockKind, Substrate, VolumeSystem } from '@calvetta/core';
+import type {
+  Exposure,
+  Facility,
+  FactKind,
+  ProductSheet,
+  Schools,
+  StockKind,
+  Substrate,
+  VolumeSystem,
+} from '@calvetta/core';
 import type { FactInputOf, SurveyTemplate } from './api.ts';
 import type { CupView, NewTin, Pack } from './shelf.ts';
 

@@ -3,7 +3,9 @@ import helmet from 'helmet';
 import { benchRoutes } from './bench/bench.routes.ts';
 import type { Deps } from './deps.ts';
 import { factsRoutes } from './facts/facts.routes.ts';
+import { inBounds, PLAIN } from './http/bounds.ts';
 import { AppError, errorHandler } from './http/errors.ts';
+import { contentTypes, frontDoor } from './http/frontDoor.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
@@ -48,8 +50,10 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
       strictTransportSecurity: false,
     }),
   );
+  app.use(frontDoor(deps.publicOrigin));
+  app.use('/api', contentTypes(['/import/readings', '/import/forecast']));
   app.use('/api', importsRoutes(deps));
-  app.use('/api', express.json({ limit: '1mb' }));
+  app.use('/api', express.json({ limit: '1mb' }), inBounds(PLAIN));
   for (const router of routersOf(deps)) app.use('/api', router);
   app.use('/api', (req) => {
     throw new AppError('not-found', { what: 'route', path: req.path });

@@ -12,6 +12,8 @@ export interface Deps {
   /** The wall clock, passed in so that tests can hold it. */
   readonly nowMs: () => number;
   readonly newId: () => string;
+  /** Where a proxy shows this server, such as https://shed.example; null: by its own address only. */
+  readonly publicOrigin: string | null;
   /** Tells this process's own announcements from others'. */
   readonly processId: string;
 }

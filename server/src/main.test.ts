@@ -47,7 +47,7 @@ afterAll(async () => {
 const send = (base: string, path: string, body: unknown) =>
   fetch(base + path, {
     method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
+    headers: { 'Content-Type': 'application/json', 'X-Calvetta': '1' },
     body: JSON.stringify(body),
   });
 

@@ -17,6 +17,7 @@ const env = {
   databaseUrl: process.env['DATABASE_URL'] ?? '',
   host: process.env['HOST'] ?? '127.0.0.1',
   port: Number(process.env['PORT'] ?? 0),
+  publicOrigin: process.env['PUBLIC_ORIGIN'] ?? null,
   simulate: process.env['SIMULATE'] === '1',
   logLevel: process.env['LOG_LEVEL'] ?? 'info',
   webFolder: process.env['WEB_FOLDER'] ?? join(import.meta.dirname, '..', '..', 'web', 'dist'),
@@ -51,7 +52,7 @@ async function main(): Promise<void> {
   });
   const webFolder = env.webFolder;
   const app = createApp(
-    { db, log, live, model, nowMs, newId: randomUUID, processId },
+    { db, log, live, model, nowMs, newId: randomUUID, processId, publicOrigin: env.publicOrigin },
     existsSync(webFolder) ? webFolder : null,
   );
   const server = createServer(app);

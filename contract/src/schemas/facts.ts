@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { uuid } from './uuid.ts';
 import { instant } from './time.ts';
 import { FACES, PART_FACTS, type FactKind } from '@calvetta/core';
 import type { FactInput } from '../api.ts';
@@ -14,7 +15,7 @@ export const FACT_BODIES = Object.fromEntries(
 const when = instant;
 
 export const factInput = Joi.object<FactInput, true>({
-  factId: Joi.string().guid().required(),
+  factId: uuid.required(),
   kind: Joi.string()
     .valid(...Object.keys(FACT_BODIES))
     .required(),
@@ -27,7 +28,7 @@ export const factInput = Joi.object<FactInput, true>({
   endedAt: when.allow(null).required(),
   personId: id.required(),
   deviceId: id.required(),
-  supersedes: Joi.string().guid().allow(null).required(),
+  supersedes: uuid.allow(null).required(),
   body: Joi.object().unknown(true).required(),
   evidence: Joi.object().unknown(true).allow(null).required(),
 });

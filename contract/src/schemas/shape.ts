@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { uuid } from './uuid.ts';
 import type { DataShape } from '@calvetta/core';
 import { routeStep, survey } from './route.ts';
 
@@ -16,7 +17,7 @@ export function joiOf(shape: DataShape): Joi.Schema {
     case 'id':
       return Joi.string().trim().min(1).max(MOST_ID).pattern(SHOP_ID, 'id');
     case 'uuid':
-      return Joi.string().guid();
+      return uuid;
     case 'number': {
       const at = shape.isAbove ? Joi.number().greater(shape.least) : Joi.number().min(shape.least);
       return shape.isWhole ? at.max(shape.most).integer() : at.max(shape.most);

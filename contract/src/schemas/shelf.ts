@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { uuid } from './uuid.ts';
 import { day, instant } from './time.ts';
 import { CONTENTS, STOCK_FACTS, STOCK_KINDS, type StockKind } from '@calvetta/core';
 import { joiOf } from './shape.ts';
@@ -33,7 +34,7 @@ export const tinLabel = Joi.object<NewTin>({
 export const newTin = Joi.object<NewTinInput, true>({
   tin: tinLabel.required(),
   receivedMl: level,
-  factId: Joi.string().guid().required(),
+  factId: uuid.required(),
   happenedAt: when,
   personId: id.required(),
   deviceId: id.required(),
@@ -83,14 +84,14 @@ export const stockFactsInput = Joi.object<{ facts: StockFactInput[] }, true>({
   facts: Joi.array()
     .items(
       Joi.object({
-        factId: Joi.string().guid().required(),
+        factId: uuid.required(),
         kind: Joi.string()
           .valid(...STOCK_KINDS)
           .required(),
         happenedAt: when,
         personId: id.required(),
         deviceId: id.required(),
-        supersedes: Joi.string().guid().allow(null).required(),
+        supersedes: uuid.allow(null).required(),
         body: Joi.object().unknown(true).required(),
       }),
     )

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { uuid } from './uuid.ts';
 import { instant } from './time.ts';
 import {
   CLEANLINESS,
@@ -258,7 +259,7 @@ export const shopFile = Joi.object({
   facts: Joi.array()
     .items(
       Joi.object({
-        factId: Joi.string().guid().required(),
+        factId: uuid.required(),
         kind: Joi.string()
           .valid(...Object.keys(FACT_BODIES))
           .required(),
@@ -270,7 +271,7 @@ export const shopFile = Joi.object({
         happenedAt: instant.required(),
         endedAt: instant.allow(null).required(),
         personId: id.required(),
-        supersedes: Joi.string().guid().allow(null).required(),
+        supersedes: uuid.allow(null).required(),
         body: Joi.object().unknown(true).required(),
       }),
     )
@@ -280,13 +281,13 @@ export const shopFile = Joi.object({
   cups: Joi.array().items(cup),
   stockFacts: Joi.array().items(
     Joi.object({
-      factId: Joi.string().guid().required(),
+      factId: uuid.required(),
       kind: Joi.string()
         .valid(...STOCK_KINDS)
         .required(),
       happenedAt: instant.required(),
       personId: id.required(),
-      supersedes: Joi.string().guid().allow(null).required(),
+      supersedes: uuid.allow(null).required(),
       body: Joi.object().unknown(true).required(),
     }),
   ),

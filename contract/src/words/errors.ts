@@ -22,6 +22,12 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'bad-token': 'Use the token shown for this probe under Air.',
   'rate-limited': 'Send fewer, larger batches: up to 1 000 readings a time.',
   'too-large': 'Send it in smaller pieces, or import it as a file.',
+  misdirected:
+    'Calvetta answers to localhost and to its address in numbers. For a name, start it with PUBLIC_ORIGIN set to that name.',
+  'foreign-page':
+    'Only Calvetta’s own pages may write. From a script, send the header x-calvetta: 1 and no foreign Origin.',
+  'content-type': 'Send application/json, or text/csv where a table is taken.',
+  busy: 'Too much at once, or the disk is nearly full. It waits here and is sent again by itself.',
   'database-away': 'The database does not answer. The entry waits here and is sent again by itself.',
   'import-unreadable':
     'Save the file as CSV (UTF-8) with a heading row: time, air, humidity, and surface if measured.',

@@ -3,6 +3,9 @@ export const HOUR_MS = 3_600_000;
 export const MINUTE_MS = 60_000;
 export const DAY_MS = 86_400_000;
 
+/** No forecast is worth keeping further ahead than this, and nothing looks further into it. */
+export const FORECAST_REACH_MS = 15 * DAY_MS;
+
 /** A half-open span of time [fromMs, toMs). */
 export interface Span {
   readonly fromMs: number;

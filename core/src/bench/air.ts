@@ -1,5 +1,5 @@
 import { rhPctOf } from '../air/humidity.ts';
-import { HOUR_MS, mergeSpans, type Span } from '../base/time.ts';
+import { FORECAST_REACH_MS, HOUR_MS, mergeSpans, type Span } from '../base/time.ts';
 import {
   judgeGates,
   type AirLimits,
@@ -80,12 +80,13 @@ export function fitSpans(
   toMs: number,
 ): Span[] {
   const fit: Span[] = [];
-  for (let atMs = fromMs; atMs < toMs; atMs += STEP_MS) {
+  const endMs = Math.min(toMs, fromMs + FORECAST_REACH_MS);
+  for (let atMs = fromMs; atMs < endMs; atMs += STEP_MS) {
     const middle = atMs + STEP_MS / 2;
     if (surfaceAt(track, middle)?.source === 'assumed') continue;
     const now = conditionsAt(track, middle);
     if (now && judgeGates(now, limits).gates.every((g) => g.slack !== null && g.slack >= 0))
-      fit.push({ fromMs: atMs, toMs: Math.min(atMs + STEP_MS, toMs) });
+      fit.push({ fromMs: atMs, toMs: Math.min(atMs + STEP_MS, endMs) });
   }
   return mergeSpans(fit);
 }

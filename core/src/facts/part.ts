@@ -68,7 +68,7 @@ export const PART_FACTS = {
         thinnerPct: number(0, 100),
         tool: oneOf(['brush', 'roller', 'gun', 'aerosol']),
         /** The coat this one covers: it cannot be earlier than that. */
-        over: uuid(),
+        over: uuid('fact'),
         reason,
         /** The mix it came from and how much of that went through the tool, mL: its batch, thinner and age follow. */
         mixId: id('mix'),

@@ -24,6 +24,10 @@ export function openDatabase(url: string): Database {
     max: 8,
     connectionTimeoutMillis: 4000,
     idleTimeoutMillis: 30_000,
+    // Nothing hangs: a statement that takes this long, or a lock that is not let go, ends as "busy".
+    statement_timeout: 20_000,
+    lock_timeout: 5_000,
+    idle_in_transaction_session_timeout: 30_000,
   });
   // An idle client that loses its server emits here; the next query opens a new one.
   pool.on('error', () => undefined);
@@ -71,6 +75,13 @@ export function isDatabaseAway(error: unknown): boolean {
     error.message,
   );
 }
+
+/**
+ * Errors that mean "not now": a lock or a statement that took too long (55P03, 57014), a deadlock (40P01), the disk full (53100),
+ * no memory or no connection left (53200, 53400). The client keeps the write and tries again.
+ */
+export const isBusy = (error: unknown): boolean =>
+  /^(55P03|57014|40P01|40001|53[1245]00|58030|25P03)$/.test(sqlState(error));
 
 /** PostgreSQL's SQLSTATE, or an empty string. */
 export function sqlState(error: unknown): string {

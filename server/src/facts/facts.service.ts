@@ -3,6 +3,7 @@ import type { FactInput, FactInputOf } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
+import { lockFor } from '../ledger/locks.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
 import { findCoatsOver, findEntry, findMixed, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
@@ -16,7 +17,7 @@ export async function recordFacts(
   workshopId: string,
   facts: readonly FactInput[],
 ): Promise<Stored<Fact>[]> {
-  for (const f of facts) checkEntry(entryOf(f), deps.nowMs());
+  const entries = facts.map((f) => checkEntry(entryOf(f), deps.nowMs()));
   for (const f of facts) if (f.kind === 'coated' && f.supersedes === null) await judgeCoat(deps, f);
   for (const f of facts) if (f.kind === 'route-set') await judgeRoute(deps, f, facts);
   const partIds = [...new Set(facts.map((f) => f.partId))];
@@ -28,8 +29,9 @@ export async function recordFacts(
       for (const f of facts)
         if (f.kind === 'route-set' && (await storeSheets(tx, workshopId, f))) hasNewSheets = true;
       const recordedAt = new Date(deps.nowMs());
-      for (const f of facts)
-        out.push((await recordEntry(tx, workshopId, entryOf(f), recordedAt, PART_CHECKS)) as Stored<Fact>);
+      await lockFor(tx, workshopId, entries);
+      for (const e of entries)
+        out.push((await recordEntry(tx, workshopId, e, recordedAt, PART_CHECKS)) as Stored<Fact>);
       return out;
     },
     () => ({ topic: hasNewSheets ? 'entities' : 'facts', partIds }),

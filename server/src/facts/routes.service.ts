@@ -1,4 +1,15 @@
-import { CATALOGUE_SHEETS, familiesOf, isAllowed, judgeRoute as judgementOf, ofKind, RULES, seenSinceStripped, standingFacts, type Survey, wholeSurvey } from '@calvetta/core';
+import {
+  CATALOGUE_SHEETS,
+  familiesOf,
+  isAllowed,
+  judgeRoute as judgementOf,
+  ofKind,
+  RULES,
+  seenSinceStripped,
+  standingFacts,
+  type Survey,
+  wholeSurvey,
+} from '@calvetta/core';
 import type { FactInput, FactInputOf } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';

@@ -2,7 +2,7 @@ import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import type { ErrorBody, ErrorCode, ErrorData, FieldProblem } from '@calvetta/contract';
 import { ERROR_REMEDIES } from '@calvetta/contract/words';
-import { isDatabaseAway } from '../db/db.ts';
+import { isBusy, isDatabaseAway } from '../db/db.ts';
 
 const STATUS: Readonly<Record<ErrorCode, number>> = {
   'invalid-input': 400,
@@ -21,6 +21,10 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'bad-token': 401,
   'rate-limited': 429,
   'too-large': 413,
+  misdirected: 421,
+  'foreign-page': 403,
+  'content-type': 415,
+  busy: 503,
   'database-away': 503,
   'import-unreadable': 422,
   internal: 500,
@@ -49,13 +53,17 @@ const bodyOf = <C extends ErrorCode>(code: C, details: ErrorData[C]): ErrorBody 
 export function errorBody(error: unknown): ErrorBody {
   if (error instanceof AppError) return bodyOf(error.code, error.details);
   if (isDatabaseAway(error)) return bodyOf('database-away', {});
+  if (isBusy(error)) return bodyOf('busy', {});
   const type = error instanceof Error && 'type' in error ? String(error.type) : '';
   if (type === 'entity.too.large') return bodyOf('too-large', {});
-  if (type.startsWith('entity.') || type === 'encoding.unsupported' || type === 'charset.unsupported') {
+  // What Express and its parsers could not read: a body that is no JSON, an address that is no UTF-8, an odd encoding.
+  const status = error instanceof Error && 'status' in error ? Number(error.status) : 500;
+  if (status >= 400 && status < 500)
     return bodyOf('invalid-input', {
-      problems: [{ field: '', code: 'json', got: null, accepts: 'a JSON body' }],
+      problems: [
+        { field: '', code: type || 'request', got: null, accepts: 'a JSON body at an address in UTF-8' },
+      ],
     });
-  }
   return bodyOf('internal', {});
 }
 
@@ -68,7 +76,7 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
       next(error);
       return;
     }
-    if (body.code === 'database-away' || body.code === 'rate-limited') res.set('Retry-After', '2');
+    if (['database-away', 'rate-limited', 'busy'].includes(body.code)) res.set('Retry-After', '2');
     res.status(STATUS[body.code]).json(body);
   };
 }

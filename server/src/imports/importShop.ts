@@ -1,22 +1,22 @@
 import type { FactInput, ShopFact, ShopFile, ShopPart, ShopStockFact } from '@calvetta/contract';
-import { problemsOf, shopFile } from '@calvetta/contract/schemas';
+import { shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { entryOf } from '../facts/facts.service.ts';
 import { checkEntry } from '../ledger/ledger.ts';
+import { checkShop } from './checkShop.ts';
 import { insertEntry } from '../ledger/ledger.sql.ts';
-import { insertCup, insertTin, putPack } from '../shelf/shelf.sql.ts';
+import { insertCup, insertPack, insertTin } from '../shelf/shelf.sql.ts';
 import { stockEntryOf } from '../shelf/stock.service.ts';
 import { insertTemplate } from '../templates/templates.sql.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
+import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
 import { sha256 } from '../readings/readings.routes.ts';
 
 /** Checks a `calvetta-shop` file, of this format or the one before; with a shift, every instant moves by now − asOf. */
 export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
-  const r = shopFile.validate(value, { abortEarly: false, convert: false });
-  if (r.error) throw invalidInput(problemsOf(r.error).slice(0, 50));
-  const file = r.value as ShopFile;
+  const file = valid(shopFile, value) as ShopFile;
   if (shiftTo === null) return file;
   const by = shiftTo - Date.parse(file.asOf);
   const move = (at: string): string => new Date(Date.parse(at) + by).toISOString();
@@ -42,13 +42,18 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
   };
 }
 
+/** A lock of our own choosing for "there is one workshop". */
+const ONE_WORKSHOP = 7_401_001;
+
 /** Stores a whole shop in one transaction: all of it, or nothing. Refuses to write over a workshop that exists. */
 export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
   for (const f of file.facts) checkEntry(entryOf(asInput(f)), deps.nowMs());
   for (const f of file.stockFacts ?? []) checkEntry(stockAsInput(f), deps.nowMs());
-  checkPointers(file);
+  checkShop(file);
   const store = async (tx: Db): Promise<{ parts: number; facts: number }> => {
     const id = file.workshop.workshopId;
+    // Two imports at once: the second waits here, and finds the first one's workshop.
+    await tx.query('select pg_advisory_xact_lock($1)', [ONE_WORKSHOP]);
     const there = await tx.query('select 1 from workshop');
     if (there.rows.length > 0) throw new AppError('version-conflict', { what: 'workshop', id });
     await insertFrame(tx, file);
@@ -82,7 +87,7 @@ async function insertStockFacts(tx: Db, file: ShopFile): Promise<void> {
 
 async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
   const id = file.workshop.workshopId;
-  for (const p of file.packs ?? []) await putPack(tx, id, p);
+  for (const p of file.packs ?? []) await insertPack(tx, id, p);
   for (const c of file.cups ?? []) await insertCup(tx, id, c);
   for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
 }
@@ -175,31 +180,3 @@ async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, s
     );
   }
 }
-
-/** Entries point at parts and people of the same file; what they point at beyond that is checked where they are stored. */
-function checkPointers(file: ShopFile): void {
-  const parts = new Set(
-    file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts.map((p) => p.partId))),
-  );
-  const people = new Set(file.people.map((p) => p.personId));
-  const problems = [
-    ...file.facts.flatMap((f, i) => [
-      ...(parts.has(f.partId) ? [] : [strange(`facts.${i}.partId`, f.partId, 'a part of this file')]),
-      ...(people.has(f.personId)
-        ? []
-        : [strange(`facts.${i}.personId`, f.personId, 'a person of this file')]),
-    ]),
-    ...(file.stockFacts ?? []).flatMap((f, i) =>
-      people.has(f.personId)
-        ? []
-        : [strange(`stockFacts.${i}.personId`, f.personId, 'a person of this file')],
-    ),
-  ];
-  if (problems.length > 0) throw invalidInput(problems.slice(0, 50));
-}
-const strange = (field: string, got: string, accepts: string) => ({
-  field,
-  code: 'unknown-reference',
-  got,
-  accepts,
-});

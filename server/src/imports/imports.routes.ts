@@ -4,9 +4,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
-import express, { Router, type Request } from 'express';
+import express, { Router, type Request, type RequestHandler } from 'express';
+import { FORECAST_REACH_MS } from '@calvetta/core';
 import { forecastHourInput, readingsInput } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
+import { inBounds, WHOLE_SHOP } from '../http/bounds.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { announce } from '../live/live.ts';
@@ -18,6 +20,8 @@ import { importReadings } from './importReadings.ts';
 import { importShop, readShopFile } from './importShop.ts';
 import { readCsv } from './csvReadings.ts';
 import { createJobs, type RunningJob } from './jobs.ts';
+
+const TOO_FAR = 'at most 15 days ahead';
 
 /** Largest file taken, bytes: 200 000 rows are about 10 MB. */
 const MAX_FILE = 200 * 1024 * 1024;
@@ -40,12 +44,12 @@ async function spool(req: Request): Promise<{ path: string; bytes: number; drop:
   }
 }
 
-const isCsv = (req: Request): boolean => /csv|plain/.test(req.get('content-type') ?? '');
+const isCsv = (req: Request): boolean => /^text\/csv/i.test(req.get('content-type') ?? '');
 
 export function importsRoutes(deps: Deps): Router {
   const router = Router();
   const jobs = createJobs(deps.newId);
-  const json = express.json({ limit: '20mb' });
+  const json: RequestHandler[] = [express.json({ limit: '20mb' }), inBounds(WHOLE_SHOP)];
   const told = (jobId: string): void =>
     void announce(deps.db, deps.processId, { topic: 'import', jobId }).catch(() => undefined);
 
@@ -70,7 +74,7 @@ export function importsRoutes(deps: Deps): Router {
     );
     res.status(202).json({ jobId, placeId });
   });
-  router.post('/import/readings', json, async (req, res) => {
+  router.post('/import/readings', ...json, async (req, res) => {
     const { target } = await targetOf(deps, req);
     const { readings } = valid(
       readingsInput,
@@ -100,7 +104,7 @@ export function importsRoutes(deps: Deps): Router {
     );
     res.status(202).json({ jobId });
   });
-  router.post('/import/forecast', json, async (req, res) => {
+  router.post('/import/forecast', ...json, async (req, res) => {
     const shop = await needShop(deps);
     if (!Array.isArray(req.body))
       throw invalidInput([
@@ -109,10 +113,20 @@ export function importsRoutes(deps: Deps): Router {
     const hours = (req.body as unknown[])
       .map((h) => valid(forecastHourInput, h))
       .map((h) => ({ atMs: Date.parse(h.at), airC: h.airC, rhPct: h.rhPct }));
+    const far = hours.findIndex((h) => h.atMs > deps.nowMs() + FORECAST_REACH_MS);
+    if (far >= 0)
+      throw invalidInput([
+        {
+          field: `${far}.at`,
+          code: 'too-far',
+          got: new Date(hours[far]!.atMs).toISOString(),
+          accepts: TOO_FAR,
+        },
+      ]);
     res.status(201).json({ stored: await storeForecast(deps, shop.workshop.workshopId, hours) });
   });
 
-  router.post('/import/shop', json, async (req, res) => {
+  router.post('/import/shop', ...json, async (req, res) => {
     const file = readShopFile(req.body, req.query['shift'] === 'now' ? deps.nowMs() : null);
     res.status(201).json(await importShop(deps, file));
   });
@@ -131,7 +145,16 @@ async function importForecast(
   const hours: { atMs: number; airC: number; rhPct: number }[] = [];
   for await (const row of readCsv(Readable.from([text]), text.split(/\r?\n/)[0] ?? '', zone)) {
     if (row.ok === null) throw new AppError('import-unreadable', { needs: ['time', 'air', 'humidity'] });
-    if (row.ok) hours.push(row);
+    if (row.ok && row.atMs > deps.nowMs() + FORECAST_REACH_MS) {
+      job.row('refused');
+      job.problem({
+        line: row.line,
+        field: 'time',
+        code: 'too-far',
+        got: new Date(row.atMs).toISOString(),
+        accepts: TOO_FAR,
+      });
+    } else if (row.ok) hours.push(row);
     else {
       job.row('refused');
       job.problem(row.problem);

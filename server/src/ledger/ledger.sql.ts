@@ -119,6 +119,39 @@ export async function listStock(db: Db, workshopId: string): Promise<StockFact[]
   const where = `subject = 'stock' order by happened_at, recorded_at`;
   return (await entries(db, where, [workshopId])) as StockFact[];
 }
+/**
+ * Locks parts, then mixes (by what made them, and by what is taken back), then tins, each in the order of their ids. Held to the
+ * end of the transaction.
+ */
+export async function lockRows(
+  tx: Db,
+  workshopId: string,
+  rows: {
+    readonly parts: readonly string[];
+    readonly mixes: readonly string[];
+    readonly tins: readonly string[];
+    readonly superseded: readonly string[];
+  },
+): Promise<void> {
+  if (rows.parts.length > 0)
+    await tx.query(
+      'select 1 from part where workshop_id = $1 and part_id = any($2) order by part_id for no key update',
+      [workshopId, rows.parts],
+    );
+  // A mix has no row of its own: its id is locked as a number.
+  const taken = await tx.query<{ mix: string }>(
+    `select body ->> 'mixId' as mix from fact where workshop_id = $1 and fact_id = any($2) and body ? 'mixId'`,
+    [workshopId, rows.superseded],
+  );
+  const mixes = [...new Set([...rows.mixes, ...taken.rows.map((r) => r.mix)])].sort();
+  for (const mix of mixes) await tx.query('select pg_advisory_xact_lock(7401002, hashtext($1))', [mix]);
+  if (rows.tins.length > 0)
+    await tx.query(
+      'select 1 from tin where workshop_id = $1 and tin_id = any($2) order by tin_id for no key update',
+      [workshopId, rows.tins],
+    );
+}
+
 /** Standing coats that say they cover this one. */
 export const findCoatsOver = (db: Db, workshopId: string, factId: string): Promise<Entry[]> =>
   entries(db, `kind = 'coated' and body ->> 'over' = $2 and ${STANDS}`, [workshopId, factId]);

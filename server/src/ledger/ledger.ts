@@ -34,8 +34,8 @@ export interface KindChecks {
 }
 export type Checks = Readonly<Partial<Record<EntryKind, KindChecks>>>;
 
-/** The kind's own body, and times that are possible. */
-export function checkEntry(e: EntryInput, nowMs: number): void {
+/** The kind's own body, and times that are possible. Comes back as it is to be stored. */
+export function checkEntry(e: EntryInput, nowMs: number): EntryInput {
   const r = BODIES[e.kind].validate(e.body, { abortEarly: false, convert: false });
   if (r.error) {
     const problems = problemsOf(r.error).map((p) => ({ ...p, field: `body.${p.field}` }));
@@ -57,6 +57,7 @@ export function checkEntry(e: EntryInput, nowMs: number): void {
     throw invalidInput([
       { field: 'supersedes', code: 'any.required', got: null, accepts: 'the entry to void' },
     ]);
+  return { ...e, body: r.value as EntryInput['body'] };
 }
 
 /** Stores one entry once, with everything it points at there, and nothing corrected twice. */

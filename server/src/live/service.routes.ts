@@ -15,12 +15,12 @@ export function serviceRoutes(deps: Deps): Router {
     const startedMs = deps.nowMs();
     try {
       await deps.db.query('select 1');
-      const shop = await deps.model.shop();
+      const { rows } = await deps.db.query<{ name: string }>('select name from workshop limit 1');
       res.json({
         ok: true,
         database: 'answers',
         databaseMs: deps.nowMs() - startedMs,
-        workshop: shop?.workshop.name ?? null,
+        workshop: rows[0]?.name ?? null,
       });
     } catch {
       throw new AppError('database-away', {});

@@ -1,5 +1,6 @@
 import {
   DAY_MS,
+  FORECAST_REACH_MS,
   HOUR_MS,
   KEEP_DAYS,
   stretchesFrom,
@@ -28,7 +29,7 @@ export async function loadAir(
   const [entries, contacts, forecast] = await Promise.all([
     Promise.all(places.map(read)),
     contactReadings(db, workshopId, sinceMs),
-    listForecast(db, workshopId, sinceMs),
+    listForecast(db, workshopId, sinceMs, nowMs + FORECAST_REACH_MS),
   ]);
   return {
     places: Object.fromEntries(entries),

@@ -117,10 +117,15 @@ export async function contactReadings(
   return out;
 }
 
-export async function listForecast(db: Db, workshopId: string, sinceMs: number): Promise<ForecastHour[]> {
+export async function listForecast(
+  db: Db,
+  workshopId: string,
+  sinceMs: number,
+  untilMs: number,
+): Promise<ForecastHour[]> {
   const { rows } = await db.query<{ at_ms: number; air_c: number; rh_pct: number }>(
-    `select (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct from forecast_hour where workshop_id = $1 and at >= to_timestamp($2 / 1000.0) order by at`,
-    [workshopId, sinceMs],
+    `select (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct from forecast_hour where workshop_id = $1 and at between to_timestamp($2 / 1000.0) and to_timestamp($3 / 1000.0) order by at`,
+    [workshopId, sinceMs, untilMs],
   );
   return rows.map((r) => ({ atMs: r.at_ms, airC: r.air_c, rhPct: r.rh_pct }));
 }

@@ -68,12 +68,13 @@ export async function listPacks(db: Db, workshopId: string): Promise<Pack[]> {
   return rows;
 }
 /** Stores a pack, or its new size and price under the same id. */
-export async function putPack(db: Db, workshopId: string, p: Pack): Promise<void> {
-  await db.query(
+export async function insertPack(db: Db, workshopId: string, p: Pack): Promise<boolean> {
+  const r = await db.query(
     `insert into pack (workshop_id, pack_id, product_id, content, size_ml, price_cents) values ($1, $2, $3, $4, $5, $6)
-     on conflict (workshop_id, pack_id) do update set size_ml = excluded.size_ml, price_cents = excluded.price_cents`,
+     on conflict do nothing`,
     [workshopId, p.packId, p.productId, p.content, p.sizeMl, p.priceCents],
   );
+  return r.rowCount === 1;
 }
 export async function deletePack(db: Db, workshopId: string, packId: string): Promise<boolean> {
   const r = await db.query('delete from pack where workshop_id = $1 and pack_id = $2', [workshopId, packId]);

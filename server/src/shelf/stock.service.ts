@@ -4,6 +4,7 @@ import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
+import { lockFor } from '../ledger/locks.ts';
 import { findCoatsFrom, findEntry, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { findTin, insertTin } from './shelf.sql.ts';
@@ -24,12 +25,12 @@ export async function recordStock(
   workshopId: string,
   facts: readonly StockFactInput[],
 ): Promise<Stored<StockFact>[]> {
-  const entries = facts.map(stockEntryOf);
-  for (const e of entries) checkEntry(e, deps.nowMs());
+  const entries = facts.map((f) => checkEntry(stockEntryOf(f), deps.nowMs()));
   const recordedAt = new Date(deps.nowMs());
   return write(
     deps,
     async (tx) => {
+      await lockFor(tx, workshopId, entries);
       const out: Stored<StockFact>[] = [];
       for (const e of entries)
         out.push((await recordEntry(tx, workshopId, e, recordedAt, STOCK_CHECKS)) as Stored<StockFact>);

@@ -1,14 +1,16 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Router } from 'express';
-import { fitCurve, newestSheet, withActivation, type ProductSheet } from '@calvetta/core';
+import { newestSheet, type ProductSheet } from '@calvetta/core';
 import type { SheetsResponse } from '@calvetta/contract';
 import { productSheet, SHEET_JSON_SCHEMA } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
+import type { Db } from '../db/db.ts';
+import { createOnce } from '../http/createOnce.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
 import { needShop } from './needShop.ts';
-import { insertSheet } from './shop.sql.ts';
+import { sheetProblems } from './sheetProblems.ts';
+import { findSheet, insertSheet } from './shop.sql.ts';
 
 export function sheetsRoutes(deps: Deps): Router {
   const router = Router();
@@ -28,32 +30,26 @@ export function sheetsRoutes(deps: Deps): Router {
   router.post('/sheets', async (req, res) => {
     const sheet = valid(productSheet, req.body) as ProductSheet;
     const shop = await needShop(deps);
-    const known = shop.sheets.get(sheet.sheetId);
-    if (known) {
-      if (!isDeepStrictEqual(known, sheet))
-        throw new AppError('version-conflict', { stored: known, sent: sheet });
-      res.json(known);
-      return;
-    }
     const newest = newestSheet(shop.sheets.values(), sheet.productId)?.revision ?? 0;
-    if (sheet.revision <= newest)
+    if (sheet.revision <= newest && !shop.sheets.has(sheet.sheetId))
       throw invalidInput([
         { field: 'revision', code: 'too-low', got: sheet.revision, accepts: `above ${newest}` },
       ]);
-    for (const times of Object.entries(sheet.stages)) {
-      const fitted = fitCurve(withActivation(times[1], sheet.binder));
-      if (!fitted.ok)
-        throw invalidInput([
-          {
-            field: `stages.${times[0]}`,
-            code: fitted.error.code,
-            got: times[1],
-            accepts: 'times that get shorter as it gets warmer',
-          },
-        ]);
-    }
-    await write(deps, (tx) => insertSheet(tx, shop.workshop.workshopId, sheet), { topic: 'entities' });
-    res.status(201).json(sheet);
+    const problems = sheetProblems(sheet);
+    if (problems.length > 0) throw invalidInput(problems);
+    const { workshopId } = shop.workshop;
+    const store = (tx: Db): Promise<boolean | null> =>
+      createOnce(
+        sheet,
+        () => insertSheet(tx, workshopId, sheet),
+        () => findSheet(tx, workshopId, sheet.sheetId),
+      );
+    const isNew = await write(deps, store, (done) => (done ? { topic: 'entities' } : null));
+    if (isNew === null)
+      throw invalidInput([
+        { field: 'revision', code: 'taken', got: sheet.revision, accepts: 'a revision no other sheet has' },
+      ]);
+    res.status(isNew ? 201 : 200).json(sheet);
   });
   return router;
 }

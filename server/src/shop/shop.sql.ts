@@ -67,6 +67,15 @@ export async function insertSheet(db: Db, workshopId: string, sheet: ProductShee
   return r.rowCount === 1;
 }
 
+/** One sheet as it is stored; null when it is not. */
+export async function findSheet(db: Db, workshopId: string, sheetId: string): Promise<ProductSheet | null> {
+  const { rows } = await db.query<{ body: ProductSheet }>(
+    'select body from sheet where workshop_id = $1 and sheet_id = $2',
+    [workshopId, sheetId],
+  );
+  return rows[0]?.body ?? null;
+}
+
 export async function listAttendance(db: Db, workshopId: string): Promise<Attendance> {
   const weekly = await db.query<Attendance['weekly'][number]>(
     'select weekday, from_local::text as "from", to_local::text as "to" from attendance where workshop_id = $1 order by weekday, from_local',

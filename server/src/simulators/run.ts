@@ -14,6 +14,7 @@ export interface SimulatorDeps {
 async function post(url: string, body: unknown, token?: string): Promise<void> {
   const headers = {
     'Content-Type': 'application/json',
+    'X-Calvetta': '1',
     ...(token === undefined ? {} : { Authorization: `Bearer ${token}` }),
   };
   const res = await fetch(url, {

@@ -1,8 +1,8 @@
-import { isDeepStrictEqual } from 'node:util';
 import { Router } from 'express';
 import type { TemplatesResponse } from '@calvetta/contract';
 import { surveyTemplate } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
+import { createOnce } from '../http/createOnce.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop } from '../shop/needShop.ts';
@@ -18,19 +18,16 @@ export function templatesRoutes(deps: Deps): Router {
   router.post('/templates', async (req, res) => {
     const sent = valid(surveyTemplate, req.body);
     const workshopId = await workshop();
-    if (await insertTemplate(deps.db, workshopId, sent)) {
-      res.status(201).json(sent);
-      return;
-    }
-    const known = (await listTemplates(deps.db, workshopId)).find((t) => t.templateId === sent.templateId);
-    if (known && isDeepStrictEqual(known, sent)) {
-      res.json(known);
-      return;
-    }
-    if (known) throw new AppError('version-conflict', { stored: known, sent });
-    throw invalidInput([
-      { field: 'name', code: 'taken', got: sent.name, accepts: 'a name no other template has' },
-    ]);
+    const isNew = await createOnce(
+      sent,
+      () => insertTemplate(deps.db, workshopId, sent),
+      async () => (await listTemplates(deps.db, workshopId)).find((t) => t.templateId === sent.templateId),
+    );
+    if (isNew === null)
+      throw invalidInput([
+        { field: 'name', code: 'taken', got: sent.name, accepts: 'a name no other template has' },
+      ]);
+    res.status(isNew ? 201 : 200).json(sent);
   });
   router.delete('/templates/:templateId', async (req, res) => {
     if (!(await deleteTemplate(deps.db, await workshop(), req.params.templateId)))

@@ -109,14 +109,17 @@ export async function startTestApp(
     if (from !== processId) model.invalidate(m);
   });
   const server: Server = createServer(
-    createApp({ db, log, live, model, nowMs, newId: randomUUID, processId }, options.webFolder ?? null),
+    createApp(
+      { db, log, live, model, nowMs, newId: randomUUID, processId, publicOrigin: null },
+      options.webFolder ?? null,
+    ),
   );
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const call: TestApp['call'] = async (method, path, body, headers = {}) => {
     const res = await fetch(base + path, {
       method,
-      headers: { 'Content-Type': 'application/json', ...headers },
+      headers: { 'Content-Type': 'application/json', 'X-Calvetta': '1', ...headers },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const text = await res.text();

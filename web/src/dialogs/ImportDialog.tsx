@@ -65,7 +65,7 @@ export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
         >
           <input
             type="file"
-            accept=".csv,text/csv,text/plain"
+            accept=".csv,.txt,text/csv"
             onChange={(e) => setFile(e.target.files?.[0] ?? null)}
           />
         </Field>

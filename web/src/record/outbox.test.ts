@@ -30,7 +30,7 @@ function line() {
 const waiting = (): readonly string[] => useOutbox.getState().waiting.map((w) => w.what);
 
 describe('every write of a page', () => {
-  beforeEach(() => useOutbox.setState({ waiting: [], refused: null }));
+  beforeEach(() => useOutbox.setState({ waiting: [], refused: [] }));
 
   it('is written down before it is sent, and gone from here once the server has it', async () => {
     const l = line();
@@ -65,10 +65,32 @@ describe('every write of a page', () => {
     await l.sender.record(reading(98));
     l.state.isCut = false;
     await l.sender.flush();
-    expect(useOutbox.getState().refused).toMatchObject({
-      write: { what: 'A reading' },
-      error: { body: { code: 'invalid-input' } },
-    });
+    expect(useOutbox.getState().refused).toMatchObject([
+      { write: { what: 'A reading' }, error: { body: { code: 'invalid-input' } } },
+    ]);
+  });
+  it('three that had waited are refused: all three stay on the device, over a reload, until each is seen', async () => {
+    const l = line();
+    l.state.isCut = true;
+    const writes = [reading(97), reading(98), reading(99)];
+    for (const w of writes) await l.sender.record(w);
+    l.state.isCut = false;
+    let asked = 0;
+    l.state.answer = () => {
+      asked += 1;
+      throw no('invalid-input');
+    };
+    await l.sender.flush();
+    // A page opened anew on the same device asks nobody again, and shows them.
+    useOutbox.setState({ waiting: [], refused: [] });
+    const reloaded = new Sender(l.store, () => Promise.reject(new Error('nothing is to be sent')));
+    await reloaded.flush();
+    expect(asked).toBe(3);
+    const refused = () => useOutbox.getState().refused.map((r) => r.write.id);
+    expect(refused()).toEqual(writes.map((w) => w.id));
+    expect(waiting()).toEqual([]);
+    for (const w of writes) await reloaded.seen(w.id);
+    expect(refused()).toEqual([]);
     expect(await l.store.all()).toEqual([]);
   });
   it('an edit whose answer was lost is there already: no conflict with oneself, but one with another', async () => {

@@ -5,15 +5,10 @@ import type { Write } from './write.ts';
 
 interface Outbox {
   readonly waiting: readonly Write[];
-  /** A write that had waited and was refused when it came back: shown, never dropped in silence. */
-  readonly refused: { readonly write: Write; readonly error: Refused } | null;
-  setRefused: (refused: Outbox['refused']) => void;
+  /** Writes that had waited and were refused: kept on the device, over reloads, until a person has seen each. */
+  readonly refused: readonly { readonly write: Write; readonly error: Refused }[];
 }
-export const useOutbox = create<Outbox>()((set) => ({
-  waiting: [],
-  refused: null,
-  setRefused: (refused) => set({ refused }),
-}));
+export const useOutbox = create<Outbox>()(() => ({ waiting: [], refused: [] }));
 
 /** What became of a write. */
 export type Outcome = { readonly kind: 'stored'; readonly answer: unknown } | { readonly kind: 'waits' };
@@ -64,7 +59,8 @@ export class Sender {
   private async round(): Promise<number> {
     let stored = 0;
     let isAway = false;
-    for (const { write } of await this.list()) {
+    for (const waiting of await this.list()) {
+      const { write } = waiting;
       const asker = this.asking.get(write.id);
       try {
         const answer = await this.sendOne(write);
@@ -82,7 +78,11 @@ export class Sender {
           stored += 1;
           asker?.done({ kind: 'stored', answer: null });
         } else if (asker) asker.fail(error);
-        else useOutbox.setState({ refused: { write, error } });
+        else {
+          const { status, body } = error;
+          await this.store.put({ ...waiting, refused: { status, body } }).catch(() => undefined);
+          continue;
+        }
       }
       this.asking.delete(write.id);
       await this.store.drop(write.id).catch(() => undefined);
@@ -96,10 +96,22 @@ export class Sender {
     return stored;
   }
 
+  /** A person has seen that it was refused. */
+  async seen(id: string): Promise<void> {
+    await this.store.drop(id).catch(() => undefined);
+    await this.list();
+  }
+
   private async list(): Promise<Waiting[]> {
     const all = (await this.store.all().catch(() => [])).sort((a, b) => a.queuedMs - b.queuedMs);
-    useOutbox.setState({ waiting: all.map((w) => w.write) });
-    return all;
+    const waiting = all.filter((w) => w.refused === undefined);
+    useOutbox.setState({
+      waiting: waiting.map((w) => w.write),
+      refused: all.flatMap(({ write, refused }) =>
+        refused ? [{ write, error: new Refused(refused.status, refused.body) }] : [],
+      ),
+    });
+    return waiting;
   }
 }
 
@@ -124,4 +136,5 @@ function isThereAlready(write: Write, { body: error }: Refused): boolean {
 
 const sender = new Sender(typeof indexedDB === 'undefined' ? memoryStore() : deviceStore(), send);
 export const record = (write: Write): Promise<Outcome> => sender.record(write);
+export const seenRefusal = (id: string): Promise<void> => sender.seen(id);
 export const flushOutbox = (): Promise<number> => sender.flush();

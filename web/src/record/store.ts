@@ -1,11 +1,13 @@
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
-import type { FactInput, StockFactInput } from '@calvetta/contract';
+import type { ErrorBody, FactInput, StockFactInput } from '@calvetta/contract';
 import { factWrite, stockWrite, type Write } from './write.ts';
 
 /** A write that is not known to be stored yet. */
 export interface Waiting {
   readonly write: Write;
   readonly queuedMs: number;
+  /** What the server said when it came back to it: it is not sent again, and stays until a person has seen it. */
+  readonly refused?: { readonly status: number; readonly body: ErrorBody };
 }
 
 /** Where writes wait: on this device, so that a closed page or an empty battery loses none. */
