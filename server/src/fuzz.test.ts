@@ -114,7 +114,7 @@ describe('whatever comes in', () => {
       const isFault = r.status >= 500 || (r.status >= 400 && typeof r.body?.code !== 'string');
       if (isFault || tookMs > LONGEST_MS)
         wrong.push(
-          `${op.method} ${address} ${r.status} ${tookMs.toFixed(0)} ms ${JSON.stringify(body)?.slice(0, 300)}`,
+          `${op.method} ${address} ${r.status} ${tookMs.toFixed(0)} ms ${JSON.stringify(body ?? null).slice(0, 300)}`,
         );
       if (wrong.length > 5) break;
     }

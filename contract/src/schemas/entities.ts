@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { version } from './version.ts';
 import { SUBSTRATES } from '@calvetta/core';
 
 /** What may be changed on a part; the version says which state the person was looking at. */
@@ -13,7 +14,7 @@ export interface PartPatch {
 }
 
 export const partPatch = Joi.object<PartPatch>({
-  version: Joi.number().integer().min(1).required(),
+  version,
   name: Joi.string().trim().min(1).max(120),
   massKg: Joi.number().min(0.0001).max(200000).allow(null),
   areaM2: Joi.number().min(0.00001).max(10000).allow(null),

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { version } from './version.ts';
 import type { SurveyTemplate } from '../api.ts';
 import {
   ALSO_ON,
@@ -195,7 +196,7 @@ export const routeStep = Joi.object<RouteStep>({
 
 /** What a shop has and how it works; the version says which state the person was looking at. */
 export const meansPatch = Joi.object<MeansPatch, true>({
-  version: Joi.number().integer().min(1).required(),
+  version,
   facilities: Joi.array()
     .items(Joi.string().valid(...FACILITIES))
     .unique()

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { version } from './version.ts';
 import { uuid } from './uuid.ts';
 import { day, instant } from './time.ts';
 import { CONTENTS, STOCK_FACTS, STOCK_KINDS, type StockKind } from '@calvetta/core';
@@ -50,7 +51,7 @@ export interface TinPatch {
   readonly tareG?: number | null;
 }
 export const tinPatch = Joi.object<TinPatch>({
-  version: Joi.number().integer().min(1).required(),
+  version,
   batch: label.allow(null),
   colour: label.allow(null),
   madeOn: day.allow(null),

@@ -83,6 +83,9 @@ export function isDatabaseAway(error: unknown): boolean {
 export const isBusy = (error: unknown): boolean =>
   /^(55P03|57014|40P01|40001|53[1245]00|58030|25P03)$/.test(sqlState(error));
 
+/** What was sent does not fit the column it goes to (class 22): the schemas should have said so; it is a no all the same. */
+export const isDataFault = (error: unknown): boolean => /^22\w{3}$/.test(sqlState(error));
+
 /** PostgreSQL's SQLSTATE, or an empty string. */
 export function sqlState(error: unknown): string {
   return error instanceof Error && 'code' in error ? String(error.code) : '';

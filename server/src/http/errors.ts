@@ -2,7 +2,7 @@ import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
 import type { ErrorBody, ErrorCode, ErrorData, FieldProblem } from '@calvetta/contract';
 import { ERROR_REMEDIES } from '@calvetta/contract/words';
-import { isBusy, isDatabaseAway } from '../db/db.ts';
+import { isBusy, isDatabaseAway, isDataFault } from '../db/db.ts';
 
 const STATUS: Readonly<Record<ErrorCode, number>> = {
   'invalid-input': 400,
@@ -54,6 +54,12 @@ export function errorBody(error: unknown): ErrorBody {
   if (error instanceof AppError) return bodyOf(error.code, error.details);
   if (isDatabaseAway(error)) return bodyOf('database-away', {});
   if (isBusy(error)) return bodyOf('busy', {});
+  if (isDataFault(error))
+    return bodyOf('invalid-input', {
+      problems: [
+        { field: '', code: 'data', got: null, accepts: 'figures and texts that a database can hold' },
+      ],
+    });
   const type = error instanceof Error && 'type' in error ? String(error.type) : '';
   if (type === 'entity.too.large') return bodyOf('too-large', {});
   // What Express and its parsers could not read: a body that is no JSON, an address that is no UTF-8, an odd encoding.

@@ -9,7 +9,7 @@ import { insertEntry } from '../ledger/ledger.sql.ts';
 import { insertCup, insertPack, insertTin } from '../shelf/shelf.sql.ts';
 import { stockEntryOf } from '../shelf/stock.service.ts';
 import { insertTemplate } from '../templates/templates.sql.ts';
-import { AppError, invalidInput } from '../http/errors.ts';
+import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
 import { sha256 } from '../readings/readings.routes.ts';

@@ -106,23 +106,7 @@ export function importsRoutes(deps: Deps): Router {
   });
   router.post('/import/forecast', ...json, async (req, res) => {
     const shop = await needShop(deps);
-    if (!Array.isArray(req.body))
-      throw invalidInput([
-        { field: '', code: 'array', got: typeof req.body, accepts: 'a list of hours {at, airC, rhPct}' },
-      ]);
-    const hours = (req.body as unknown[])
-      .map((h) => valid(forecastHourInput, h))
-      .map((h) => ({ atMs: Date.parse(h.at), airC: h.airC, rhPct: h.rhPct }));
-    const far = hours.findIndex((h) => h.atMs > deps.nowMs() + FORECAST_REACH_MS);
-    if (far >= 0)
-      throw invalidInput([
-        {
-          field: `${far}.at`,
-          code: 'too-far',
-          got: new Date(hours[far]!.atMs).toISOString(),
-          accepts: TOO_FAR,
-        },
-      ]);
+    const hours = hoursIn(req.body, deps.nowMs());
     res.status(201).json({ stored: await storeForecast(deps, shop.workshop.workshopId, hours) });
   });
 
@@ -131,6 +115,28 @@ export function importsRoutes(deps: Deps): Router {
     res.status(201).json(await importShop(deps, file));
   });
   return router;
+}
+
+/** The hours of a forecast sent as JSON, none of them further ahead than a forecast reaches. */
+function hoursIn(sent: unknown, nowMs: number) {
+  if (!Array.isArray(sent))
+    throw invalidInput([
+      { field: '', code: 'array', got: typeof sent, accepts: 'a list of hours {at, airC, rhPct}' },
+    ]);
+  const hours = (sent as unknown[])
+    .map((h) => valid(forecastHourInput, h))
+    .map((h) => ({ atMs: Date.parse(h.at), airC: h.airC, rhPct: h.rhPct }));
+  const far = hours.findIndex((h) => h.atMs > nowMs + FORECAST_REACH_MS);
+  if (far >= 0)
+    throw invalidInput([
+      {
+        field: `${far}.at`,
+        code: 'too-far',
+        got: new Date(hours[far]!.atMs).toISOString(),
+        accepts: TOO_FAR,
+      },
+    ]);
+  return hours;
 }
 
 /** Reads a forecast's CSV whole; hours that will not do are named by line and left out. */

@@ -1,6 +1,6 @@
-import { Router } from 'express';
+import { Router, type Request } from 'express';
 import Joi from 'joi';
-import { leftoverFor, shelfNow, shelfResponse, shopping } from '@calvetta/core';
+import { leftoverFor, shelfNow, shelfResponse, shopping, type Snapshot } from '@calvetta/core';
 import { newTin, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
@@ -20,6 +20,14 @@ const gaugeQuery = Joi.object<{ part: string; n: number; unit: 'um' | 'mil' | 'n
 
 export function shelfRoutes(deps: Deps): Router {
   const router = Router();
+  /** What to buy for: every route, the work in hand, or a machine. */
+  const asked = async (req: Request): Promise<[Snapshot, string]> => {
+    const snapshot = await needSnapshot(deps);
+    const scope = scopeOf(req.query['for']);
+    if (!['all', 'in-hand', ...snapshot.shop.machines.map((m) => m.machineId)].includes(scope))
+      throw new AppError('not-found', { what: 'machine', id: scope });
+    return [snapshot, scope];
+  };
   router.get('/shelf', async (_req, res) => {
     res.json(shelfResponse(await needSnapshot(deps)));
   });
@@ -30,11 +38,11 @@ export function shelfRoutes(deps: Deps): Router {
     res.json(leftoverFor(snapshot, mix));
   });
   router.get('/shopping', async (req, res) => {
-    res.json(shopping(await needSnapshot(deps), scopeOf(req.query['for'])));
+    res.json(shopping(...(await asked(req))));
   });
   router.get('/shopping.csv', async (req, res) => {
-    const snapshot = await needSnapshot(deps);
-    const list = shopping(snapshot, scopeOf(req.query['for']));
+    const [snapshot, scope] = await asked(req);
+    const list = shopping(snapshot, scope);
     res
       .type('text/csv')
       .set('Content-Disposition', `attachment; filename="shopping-${list.scope}.csv"`)

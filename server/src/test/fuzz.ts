@@ -119,7 +119,7 @@ export function spoil(value: unknown, random: Random): unknown {
   for (let i = 0; i < 1 + Math.floor(random() * 3); i++) {
     const [at, key] = pick(places, random);
     const how = random();
-    if (how < 0.2 && !Array.isArray(at)) delete at[key];
+    if (how < 0.2 && !Array.isArray(at)) Reflect.deleteProperty(at, key);
     else if (how < 0.3) at[`${key}x`] = 1;
     else at[key] = pick(WRONG, random);
   }

@@ -60,7 +60,7 @@ export function JobPanel({ job, options, group, needs, total, volumeProblem, onC
       />
       <OneOf
         label="How much"
-        className="flex gap-1 [&>*]:flex-1"
+        className="flex gap-1 [&>*]:flex-1 [&>*]:px-1 [&>*]:whitespace-nowrap"
         options={BATCH_MODES.map((m) => ({ value: m, text: MODE_WORDS[m] }))}
         value={job.mode}
         onChange={(mode) => onChange({ mode })}
