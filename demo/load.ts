@@ -11,7 +11,9 @@ const HISTORY_DAYS = 14;
 const STEP_MS = 600_000;
 
 async function call(url: string, init: RequestInit): Promise<unknown> {
-  const res = await fetch(url, { ...init, headers: { ...init.headers, 'X-Calvetta': '1' } });
+  const headers = new Headers(init.headers);
+  headers.set('X-Calvetta', '1');
+  const res = await fetch(url, { ...init, headers });
   const text = await res.text();
   if (!res.ok) throw new Error(`${url}: ${res.status} ${text.slice(0, 2000)}`);
   return JSON.parse(text) as unknown;

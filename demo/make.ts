@@ -275,7 +275,6 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
       partId: null,
       name: 'Booth wall',
       isSimulated: true,
-      token: 'demo-booth-token',
     },
     {
       probeId: 'probe-shed',
@@ -283,7 +282,6 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
       partId: null,
       name: 'Shed pillar',
       isSimulated: true,
-      token: 'demo-shed-token-1',
     },
     {
       probeId: 'probe-leanto',
@@ -291,7 +289,6 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
       partId: 'pump.cylinder-block',
       name: 'Lean-to, magnet on the block',
       isSimulated: true,
-      token: 'demo-leanto-token',
     },
     {
       probeId: 'logger-leanto',
@@ -299,7 +296,6 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
       partId: null,
       name: 'Lean-to, old logger',
       isSimulated: true,
-      token: 'demo-logger-token',
     },
   ],
 };

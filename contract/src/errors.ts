@@ -49,6 +49,7 @@ interface NotFound {
     | 'mix'
     | 'template'
     | 'import'
+    | 'probe'
     | 'route';
   readonly id?: string;
   readonly path?: string;

@@ -44,7 +44,8 @@ export interface ShopFile {
     readonly partId: string | null;
     readonly name: string;
     readonly isSimulated: boolean;
-    readonly token: string;
+    /** Only to bring a probe along with the token it has; a file that was exported has none, and a new one is made in Air. */
+    readonly token?: string;
   }[];
   readonly sheets: readonly ProductSheet[];
   readonly machines: readonly ShopMachine[];

@@ -9,6 +9,8 @@ import { createModel } from './model/model.ts';
 import { openDatabase, type Database } from './db/db.ts';
 import { migrate, readMigrations } from './db/migrate.ts';
 import { startLive } from './live/live.ts';
+import { setToken } from './readings/readings.sql.ts';
+import { newToken, sha256 } from './readings/tokens.ts';
 import { demoProbes } from './simulators/demoProbes.ts';
 import { startSimulators } from './simulators/run.ts';
 
@@ -80,13 +82,20 @@ async function main(): Promise<void> {
 
 /** The stand-ins run by the demo's weather, anchored to the moment the workshop was first imported. */
 async function simulate(db: Database, nowMs: () => number, port: number): Promise<() => void> {
-  const { rows } = await db.query<{ at_ms: number; zone: string }>(
-    'select (extract(epoch from created_at) * 1000)::float8 as at_ms, zone from workshop limit 1',
+  const { rows } = await db.query<{ workshop_id: string; at_ms: number; zone: string }>(
+    'select workshop_id, (extract(epoch from created_at) * 1000)::float8 as at_ms, zone from workshop limit 1',
   );
   const workshop = rows[0];
   if (!workshop) return () => undefined;
   const weather = { zone: workshop.zone, anchorMs: workshop.at_ms };
-  return startSimulators(demoProbes(weather.anchorMs), weather, {
+  const tokens = new Map<string, string>();
+  const probes = demoProbes(weather.anchorMs);
+  for (const { probeId } of probes) {
+    const token = newToken();
+    if (await setToken(db, workshop.workshop_id, probeId, sha256(token))) tokens.set(probeId, token);
+  }
+  return startSimulators(probes, weather, {
+    tokens,
     baseUrl: `http://127.0.0.1:${port}`,
     nowMs,
     log,

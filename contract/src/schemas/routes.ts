@@ -60,6 +60,7 @@ export const API_ROUTES: readonly ApiRoute[] = [
     query: ['from', 'to', 'points'],
   }),
   send('post', '/readings', 'A probe’s readings, with its token', readingsInput, { query: ['probe'] }),
+  { method: 'post', path: '/probes/:probeId/token', says: 'A new token for a probe, shown this once' },
   send(
     'post',
     '/places/:placeId/readings',

@@ -233,7 +233,7 @@ export const shopFile = Joi.object({
         partId: id.allow(null).required(),
         name: name.required(),
         isSimulated: Joi.boolean().required(),
-        token: Joi.string().min(12).max(80).required(),
+        token: Joi.string().min(12).max(80),
       }),
     )
     .required(),

@@ -12,7 +12,7 @@ import { insertTemplate } from '../templates/templates.sql.ts';
 import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
-import { sha256 } from '../readings/readings.routes.ts';
+import { newToken, sha256 } from '../readings/tokens.ts';
 
 /** Checks a `calvetta-shop` file, of this format or the one before; with a shift, every instant moves by now − asOf. */
 export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
@@ -61,7 +61,7 @@ export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: n
     for (const p of file.probes) {
       await tx.query(
         'insert into probe (workshop_id, probe_id, place_id, part_id, name, is_simulated, token_sha256) values ($1, $2, $3, $4, $5, $6, $7)',
-        [id, p.probeId, p.placeId, p.partId, p.name, p.isSimulated, sha256(p.token)],
+        [id, p.probeId, p.placeId, p.partId, p.name, p.isSimulated, sha256(p.token ?? newToken())],
       );
     }
     await insertStockFacts(tx, file);

@@ -1,4 +1,3 @@
-import { createHash, timingSafeEqual } from 'node:crypto';
 import { Router } from 'express';
 import { handReadingInput, readingsInput } from '@calvetta/contract/schemas';
 import type { ReadingInput } from '@calvetta/contract';
@@ -8,17 +7,10 @@ import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
 import { needShop } from '../shop/needShop.ts';
 import { createRateLimiter } from './rateLimit.ts';
-import { findProbe, insertReadings, type ReadingRow } from './readings.sql.ts';
+import { findProbe, setToken, insertReadings, type ReadingRow } from './readings.sql.ts';
+import { isToken, newToken, sha256 } from './tokens.ts';
 
 const FUTURE_SLACK_MS = 2 * 60_000;
-
-export function sha256(text: string): string {
-  return createHash('sha256').update(text).digest('hex');
-}
-
-function isToken(expectedSha256: string, token: string): boolean {
-  return timingSafeEqual(Buffer.from(expectedSha256, 'hex'), createHash('sha256').update(token).digest());
-}
 
 function checkTimes(readings: readonly ReadingInput[], nowMs: number): void {
   const late = readings.findIndex((r) => Date.parse(r.at) > nowMs + FUTURE_SLACK_MS);
@@ -49,11 +41,12 @@ export function readingsRoutes(deps: Deps): Router {
   /** What a real probe posts: `Authorization: Bearer <token>` and a batch of readings. */
   router.post('/readings', async (req, res) => {
     const probeId = typeof req.query['probe'] === 'string' ? req.query['probe'] : '';
-    if (!limiter.take(probeId, deps.nowMs())) throw new AppError('rate-limited', { probeId, perSecond: 5 });
     const { workshopId } = (await needShop(deps)).workshop;
     const probe = await findProbe(deps.db, workshopId, probeId);
     const token = /^Bearer (.+)$/.exec(req.get('authorization') ?? '')?.[1] ?? '';
+    // The token first: a stranger neither silences a probe by using up its turns nor fills the memory with names.
     if (!probe || !isToken(probe.tokenSha256, token)) throw new AppError('bad-token', { probeId });
+    if (!limiter.take(probeId, deps.nowMs())) throw new AppError('rate-limited', { probeId, perSecond: 5 });
     const { readings } = valid(readingsInput, req.body);
     checkTimes(readings, deps.nowMs());
     const rows = readings.map((r) => toRow(r, probe.probeId, probe.placeId, false));
@@ -63,6 +56,16 @@ export function readingsRoutes(deps: Deps): Router {
       (n) => (n > 0 ? { topic: 'readings', placeIds: [probe.placeId] } : null),
     );
     res.status(stored > 0 ? 201 : 200).json({ stored, known: rows.length - stored });
+  });
+
+  /** A new token for a probe, shown this once: the one before is worth nothing any more. */
+  router.post('/probes/:probeId/token', async (req, res) => {
+    const { workshopId } = (await needShop(deps)).workshop;
+    const { probeId } = req.params;
+    const token = newToken();
+    if (!(await setToken(deps.db, workshopId, probeId, sha256(token))))
+      throw new AppError('not-found', { what: 'probe', id: probeId });
+    res.set('Cache-Control', 'no-store').status(201).json({ probeId, token });
   });
 
   /** A person's hygrometer, typed in for a place. */

@@ -153,6 +153,21 @@ export interface ProbeCredential {
   readonly placeId: string;
   readonly tokenSha256: string;
 }
+/** Gives a probe another token, by its hash; false when there is no such probe. */
+export async function setToken(
+  db: Db,
+  workshopId: string,
+  probeId: string,
+  tokenSha256: string,
+): Promise<boolean> {
+  const r = await db.query('update probe set token_sha256 = $3 where workshop_id = $1 and probe_id = $2', [
+    workshopId,
+    probeId,
+    tokenSha256,
+  ]);
+  return r.rowCount === 1;
+}
+
 export async function findProbe(
   db: Db,
   workshopId: string,

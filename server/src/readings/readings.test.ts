@@ -4,10 +4,14 @@ import { AS_OF_MS, startTestApp, steadyAir, type TestApp } from '../test/testApp
 let app: TestApp;
 beforeAll(async () => {
   app = await startTestApp();
+  TOKEN = await tokenOf('probe-shed');
 });
 afterAll(() => app.close());
 
-const TOKEN = { Authorization: 'Bearer demo-shed-token-1' };
+const tokenOf = async (probeId: string) => ({
+  Authorization: `Bearer ${(await app.post(`/api/probes/${probeId}/token`, {})).body.token}`,
+});
+let TOKEN = { Authorization: '' };
 const reading = (minutesAgo: number, over = {}) => ({
   at: new Date(AS_OF_MS - minutesAgo * 60_000).toISOString(),
   airC: 9.4,
@@ -23,6 +27,28 @@ describe('a probe reports', () => {
     const batch = [reading(20), reading(10)];
     expect(await probe(batch)).toMatchObject({ status: 201, body: { stored: 2, known: 0 } });
     expect(await probe(batch)).toMatchObject({ status: 200, body: { stored: 0, known: 2 } });
+  });
+  it('by a token that is shown once: a new one ends the one before, and no file carries any', async () => {
+    const first = await tokenOf('probe-booth');
+    expect((await probe([reading(30)], first, 'probe-booth')).status).toBe(201);
+    const second = await tokenOf('probe-booth');
+    expect(second).not.toEqual(first);
+    expect((await probe([reading(29)], first, 'probe-booth')).status).toBe(401);
+    expect((await probe([reading(29)], second, 'probe-booth')).status).toBe(201);
+    const { body } = await app.call('GET', '/api/export');
+    expect(body.probes.length).toBeGreaterThan(0);
+    for (const p of body.probes) expect(Object.keys(p)).not.toContain('token');
+    const other = await startTestApp({ shop: body });
+    expect(
+      (await other.call('POST', '/api/readings?probe=probe-booth', { readings: [] }, second)).status,
+    ).toBe(401);
+    await other.close();
+  });
+  it('whatever a stranger sends in its name', async () => {
+    const wrong = { Authorization: 'Bearer guess' };
+    const all = await Promise.all(Array.from({ length: 60 }, () => probe([reading(4)], wrong)));
+    expect(new Set(all.map((r) => r.status))).toEqual(new Set([401]));
+    expect((await probe([reading(4)])).status).toBe(201);
   });
   it('with its own token only', async () => {
     const r = await probe([reading(5)], { Authorization: 'Bearer guess' });
@@ -66,7 +92,7 @@ describe('a probe reports', () => {
     const limited = answers.filter((a) => a.status === 429);
     expect(limited.length).toBeGreaterThanOrEqual(150);
     expect(limited[0]!.body.code).toBe('rate-limited');
-    const other = await probe([reading(5)], { Authorization: 'Bearer demo-booth-token' }, 'probe-booth');
+    const other = await probe([reading(5)], await tokenOf('probe-booth'), 'probe-booth');
     expect(other.status).toBe(201);
     app.clock.nowMs += 10_000;
     expect((await probe([reading(5)])).status).not.toBe(429);

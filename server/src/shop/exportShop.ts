@@ -7,9 +7,6 @@ import {
   type SurveyTemplate,
 } from '@calvetta/contract';
 
-/** A token is known to its probe only; an exported shop gets a new one on import. */
-const NEW_TOKEN = 'set-a-new-token';
-
 function factOf({ happenedAtMs, endedAtMs, recordedAtMs: _r, deviceId: _d, ...same }: Fact): ShopFact {
   return {
     ...same,
@@ -67,7 +64,7 @@ export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[]
       altitudeM,
       setpointC,
     })),
-    probes: shop.probes.map((p) => ({ ...p, token: NEW_TOKEN })),
+    probes: shop.probes,
     sheets: [...shop.sheets.values()],
     machines: shop.machines.map((m) => {
       const own = shop.parts.filter((p) => p.machineId === m.machineId);

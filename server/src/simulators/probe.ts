@@ -12,7 +12,6 @@ export interface ProbeFault {
 }
 export interface SimulatedProbe {
   readonly probeId: string;
-  readonly token: string;
   readonly place: SimulatedPlace;
   /** How far the metal its contact sits on lags the air, minutes. */
   readonly contactLagMin: number;

@@ -9,6 +9,8 @@ export interface SimulatorDeps {
   readonly nowMs: () => number;
   readonly log: Logger;
   readonly everyMs: number;
+  /** Each stand-in's token, made for it at the start. */
+  readonly tokens: ReadonlyMap<string, string>;
 }
 
 async function post(url: string, body: unknown, token?: string): Promise<void> {
@@ -62,7 +64,7 @@ export function startSimulators(
           post(
             `${deps.baseUrl}/api/readings?probe=${encodeURIComponent(probe.probeId)}`,
             { readings: [sample] },
-            probe.token,
+            deps.tokens.get(probe.probeId),
           ),
         );
     }

@@ -7,7 +7,7 @@ import { outdoorAt } from './weather.ts';
 
 const ANCHOR = Date.parse('2026-11-25T12:00:00Z');
 const weather = { zone: 'Europe/London', anchorMs: ANCHOR };
-const good: SimulatedProbe = { probeId: 'p', token: 't', place: 'shed', contactLagMin: 0, fault: {} };
+const good: SimulatedProbe = { probeId: 'p', place: 'shed', contactLagMin: 0, fault: {} };
 const week = Array.from({ length: 7 * 144 }, (_, i) => ANCHOR + i * 600_000);
 
 describe('the stand-in probe', () => {

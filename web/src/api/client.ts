@@ -59,6 +59,14 @@ export const send = (write: Write): Promise<unknown> =>
     ...(write.body === null ? {} : { body: JSON.stringify(write.body) }),
   });
 
+/** A new token for a probe. It is shown once and never kept here, so it does not go the way of other writes. */
+export const mintToken = (probeId: string): Promise<{ readonly token: string }> =>
+  call(`/probes/${encodeURIComponent(probeId)}/token`, {
+    method: 'POST',
+    headers: { ...WRITES, 'Content-Type': 'application/json' },
+    body: '{}',
+  });
+
 export const getShop = (): Promise<ShopInfo> => call('/shop');
 export const getBench = (): Promise<BenchResponse> => call('/bench');
 export const getMachines = (): Promise<MachinesResponse> => call('/machines');
