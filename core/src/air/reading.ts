@@ -58,7 +58,7 @@ export function dropStuckRuns(readings: readonly AirReading[]): AirReading[] {
     const run = readings.slice(start, i);
     const isLong =
       run.length >= STUCK_MIN_SAMPLES && run[run.length - 1]!.atMs - first.atMs >= STUCK_AFTER_MS;
-    out.push(...(isLong && !first.byHand ? [first] : run));
+    for (const r of isLong && !first.byHand ? [first] : run) out.push(r);
     start = i;
   }
   return out;

@@ -1,3 +1,4 @@
+import { leastOf } from '../base/least.ts';
 import type { Span } from '../base/time.ts';
 import type { GateVerdict } from '../air/gate.ts';
 import { bareEdge, bareLimit, remedyWhenOut, type BareLimit, type BarePrep } from '../cure/bare.ts';
@@ -289,7 +290,7 @@ function keyOf(input: FaceInput, facts: readonly Fact[], top: CoatState): Key | 
       sandMs: top.edges.sand.worstMs,
       hardMs: top.edges.handle.worstMs,
       wipedAtMs: wiped ? originMs(wiped) : null,
-      spoiledAtMs: spoilers.length > 0 ? Math.min(...spoilers) : null,
+      spoiledAtMs: leastOf(spoilers),
     },
     input.nowMs,
   );

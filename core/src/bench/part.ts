@@ -1,3 +1,4 @@
+import { leastOf } from '../base/least.ts';
 import type { Span } from '../base/time.ts';
 import { judgeGates, type Conditions } from '../air/gate.ts';
 import { stageEndMs } from '../cure/potLife.ts';
@@ -85,7 +86,7 @@ export function derivePart(part: PartInput, shop: ShopInput): PartState {
     lead,
     conditions,
     fit: lead.next ? fitFor(lead.next.sheet) : [],
-    lostAtMs: lost.length > 0 ? Math.min(...lost) : null,
+    lostAtMs: leastOf(lost),
     isLossUnknown: results.some((f) => f.isLossUnknown),
     opensMs: opensOf(lead.act),
     redoHours: redoHours(part.areaM2, lead.coats.length),

@@ -45,9 +45,10 @@ const PART_CHECKS: Checks = {
       await checkMix(tx, workshopId, e);
     },
     async checkCorrection(tx, workshopId, e, original) {
-      if (e.kind !== 'voided') return;
+      // Taken back, nothing may cover it; corrected, it may not become later than what covers it.
       const over = await findCoatsOver(tx, workshopId, original.factId);
-      if (over.length > 0) throw new AppError('contradicts-later', { later: over });
+      const later = over.filter((c) => e.kind === 'voided' || originMs(c) < Date.parse(e.happenedAt));
+      if (later.length > 0) throw new AppError('contradicts-later', { later });
     },
   },
 };

@@ -152,9 +152,18 @@ export async function lockRows(
     );
 }
 
-/** Standing coats that say they cover this one. */
-export const findCoatsOver = (db: Db, workshopId: string, factId: string): Promise<Entry[]> =>
-  entries(db, `kind = 'coated' and body ->> 'over' = $2 and ${STANDS}`, [workshopId, factId]);
+/** Standing coats that say they cover this one, or one that it corrected: a later coat names whichever stood when it was laid. */
+export const findCoatsOver = async (db: Db, workshopId: string, factId: string): Promise<Fact[]> =>
+  (await entries(
+    db,
+    `kind = 'coated' and ${STANDS} and body ->> 'over' in (
+       with recursive chain as (
+         select c.fact_id, c.supersedes from fact c where c.workshop_id = $1 and c.fact_id = $2
+         union
+         select c.fact_id, c.supersedes from fact c join chain on c.workshop_id = $1 and c.fact_id = chain.supersedes
+       ) select fact_id::text from chain)`,
+    [workshopId, factId],
+  )) as Fact[];
 /** Standing coats that came from a mix. */
 export const findCoatsFrom = async (db: Db, workshopId: string, mixId: string): Promise<Fact[]> =>
   (await entries(db, `kind = 'coated' and body ->> 'mixId' = $2 and ${STANDS}`, [

@@ -5,6 +5,8 @@ import type { LiveMessage } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 
 const CHANNEL = 'calvetta_live';
+/** Unread bytes of one page. */
+const MOST_UNREAD = 1_000_000;
 
 /** Tells every server process, and through them every page, what changed. NOTIFY is sent when the transaction commits. */
 export async function announce(db: Db, from: string, message: LiveMessage): Promise<void> {
@@ -38,7 +40,11 @@ export function startLive(url: string, log: Logger): LiveHub {
   let timer: NodeJS.Timeout | undefined;
 
   const send = (text: string): void => {
-    for (const page of pages) page.write(text);
+    for (const page of pages) {
+      // A page that stopped reading is let go before it fills the memory; it opens its line again by itself.
+      if (page.writableLength > MOST_UNREAD) page.destroy();
+      else page.write(text);
+    }
   };
   const deliver = ({ message, from }: Said): void => {
     for (const listener of listeners) listener(message, from);

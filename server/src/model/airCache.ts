@@ -22,7 +22,7 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
   return {
     now(shop) {
       const now = nowMs();
-      if (!air || now - air.atMs > RENEW_MS || isStale) {
+      if (!air || Math.abs(now - air.atMs) > RENEW_MS || isStale) {
         const loading = loadAir(db, shop.workshop.workshopId, shop.places, now);
         const entry = { atMs: now, data: loading };
         air = entry;
@@ -37,6 +37,6 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
       isStale = true;
       if (isByHand) air = null;
     },
-    isDue: () => isStale && nowMs() - (air?.atMs ?? 0) > AIR_MS,
+    isDue: () => isStale && Math.abs(nowMs() - (air?.atMs ?? 0)) > AIR_MS,
   };
 }

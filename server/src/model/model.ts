@@ -63,12 +63,13 @@ export function createModel(db: Database, nowMs: () => number): Model {
   let current: Snapshot | null = null;
   let need: Need = { kind: 'all' };
   let working: Promise<void> | null = null;
-  /** What is being derived answers a write: until it is there, the snapshot from before it is not served to anyone. */
-  let isAwaited = false;
+  /** Counts what was asked for by writes; `done` is how far `current` has come. Whoever asks after a write sees it. */
+  let asked = 0;
+  let done = -1;
 
   /** Brings `current` up to what was asked; whatever is asked meanwhile is taken up in the next round. */
   const work = async (): Promise<void> => {
-    const doing = need;
+    const [doing, upTo] = [need, asked];
     need = null;
     try {
       const data = await shop.now();
@@ -76,36 +77,27 @@ export function createModel(db: Database, nowMs: () => number): Model {
       else if (doing?.kind === 'parts' && current)
         current = rederiveParts(current, data, await air.now(data), doing.partIds, nowMs());
       else current = await inTurns(derivation(data, await air.now(data), nowMs()));
+      done = upTo;
     } catch (error) {
-      need = doing;
+      need = bothNeeds(doing, need);
       throw error;
     }
   };
-  const start = (): Promise<void> => {
-    working ??= work().finally(() => {
-      working = null;
-      isAwaited = false;
-    });
-    return working;
-  };
-  const mustWait = (): boolean =>
-    need !== null || isAwaited || current === null || nowMs() - current.nowMs > TOO_OLD_MS;
-  const isDue = (): boolean => current === null || nowMs() - current.nowMs > RENEW_MS || air.isDue();
+  const start = (): Promise<void> => (working ??= work().finally(() => (working = null)));
+  /** How old `current` is; a clock that was set back makes it old too. */
+  const ageMs = (): number => (current === null ? Infinity : Math.abs(nowMs() - current.nowMs));
 
   return {
     shop: () => shop.now(),
+    /** The newest finished one that holds every write from before this call: writers that go on do not hold it up. */
     async snapshot() {
-      while (mustWait()) {
-        if (working) {
-          await working;
-          continue;
-        }
-        need ??= { kind: 'all' };
-        isAwaited = true;
+      const wanted = asked;
+      while (done < wanted || ageMs() > TOO_OLD_MS) {
+        if (!working) need ??= { kind: 'all' };
         await start();
-        if (current === null) return null;
+        if (current === null && done >= wanted) return null;
       }
-      if (isDue() && !working) {
+      if ((ageMs() > RENEW_MS || air.isDue()) && !working) {
         need = { kind: 'all' };
         start().catch(() => undefined);
       }
@@ -123,19 +115,27 @@ export function createModel(db: Database, nowMs: () => number): Model {
       const what = staleOf(message);
       if (what) {
         shop.makeStale(what);
-        need = needAfter(need, shop.stale());
+        asked += 1;
+        need = bothNeeds(need, needOf(shop.stale()));
       } else if (message.topic === 'readings' || message.topic === 'forecast') {
         air.makeStale(message.isByHand === true);
-        if (message.isByHand) need = { kind: 'all' };
+        if (message.isByHand) {
+          asked += 1;
+          need = { kind: 'all' };
+        }
       }
     },
   };
 }
 
 /** What is to be derived again once the shop's stale parts are read. */
-function needAfter(need: Need, stale: Stale): Need {
-  if (stale.all || need?.kind === 'all') return { kind: 'all' };
-  return { kind: 'parts', partIds: new Set([...(need?.partIds ?? []), ...stale.partIds]) };
+const needOf = (stale: Stale): Need =>
+  stale.all ? { kind: 'all' } : { kind: 'parts', partIds: stale.partIds };
+
+function bothNeeds(a: Need, b: Need): Need {
+  if (a === null || b === null) return a ?? b;
+  if (a.kind === 'all' || b.kind === 'all') return { kind: 'all' };
+  return { kind: 'parts', partIds: new Set([...a.partIds, ...b.partIds]) };
 }
 
 /** Longest slice of work before other requests get their turn. */

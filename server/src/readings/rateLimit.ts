@@ -8,7 +8,8 @@ export function createRateLimiter(burst: number, perSecond: number): RateLimiter
   return {
     take(key, nowMs) {
       const b = buckets.get(key) ?? { tokens: burst, atMs: nowMs };
-      const tokens = Math.min(burst, b.tokens + ((nowMs - b.atMs) / 1000) * perSecond);
+      // A clock set back gives nothing and takes nothing.
+      const tokens = Math.min(burst, b.tokens + (Math.max(0, nowMs - b.atMs) / 1000) * perSecond);
       const allowed = tokens >= 1;
       buckets.set(key, { tokens: allowed ? tokens - 1 : tokens, atMs: nowMs });
       return allowed;
