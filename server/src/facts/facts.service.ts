@@ -5,7 +5,14 @@ import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { lockFor } from '../ledger/locks.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
-import { findCoatsOver, findEntry, findMixed, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
+import {
+  findCoatsOver,
+  findEntry,
+  findMixed,
+  productOf,
+  type EntryInput,
+  findStanding,
+} from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 
@@ -57,8 +64,11 @@ const PART_CHECKS: Checks = {
 async function checkOrder(tx: Db, workshopId: string, f: EntryInput): Promise<void> {
   const over = f.body['over'];
   if (typeof over !== 'string') return;
-  const covered = await findEntry(tx, workshopId, over);
-  if (!covered || !('partId' in covered) || covered.partId !== f.partId)
+  const named = await findEntry(tx, workshopId, over);
+  const covered = named && (await findStanding(tx, workshopId, named));
+  const isHere = named !== null && 'partId' in named && named.partId === f.partId;
+  // A coat that was taken back covers nothing; one that was corrected counts as it stands now.
+  if (!isHere || !covered || (covered.kind === 'voided' && f.supersedes === null))
     throw new AppError('unknown-reference', { fields: ['body.over'] });
   if (Date.parse(f.happenedAt) < originMs(covered))
     throw new AppError('before-covered', {

@@ -106,6 +106,15 @@ export async function findEntry(db: Db, workshopId: string, factId: string): Pro
 export async function findSuperseding(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
   return (await entries(db, 'supersedes = $2', [workshopId, factId]))[0] ?? null;
 }
+/** What became of an entry: itself, its last correction, or what took it back. */
+export async function findStanding(db: Db, workshopId: string, entry: Entry): Promise<Entry> {
+  let at = entry;
+  for (;;) {
+    const next = await findSuperseding(db, workshopId, at.factId);
+    if (!next) return at;
+    at = next;
+  }
+}
 /** Facts of all parts, or of some. */
 export async function listFacts(
   db: Db,
