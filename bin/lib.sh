@@ -79,6 +79,7 @@ cluster_home() {
 }
 
 # start_cluster NAME [extra postgres options]: sets DATABASE_URL; data in NAME survives for the next start.
+# With socket_only set nobody reaches it but through a folder that only its owner may enter.
 start_cluster() {
   local name=$1; shift
   cluster=$(cluster_home "$name") || exit 2
@@ -92,11 +93,14 @@ start_cluster() {
   # A run that was killed leaves its postmaster behind: stop it before starting on a port of our own.
   as_pg "$pg/pg_ctl" -D "$cluster/data" status >/dev/null 2>&1 && { say "stopping a database left running"; as_pg "$pg/pg_ctl" -D "$cluster/data" -m fast -w stop >/dev/null; }
   pg_port=$(free_port)
-  as_pg "$pg/pg_ctl" -D "$cluster/data" -l "$cluster/log" -w -o "-c listen_addresses=127.0.0.1 -p $pg_port -k $sockets $*" start >/dev/null ||
+  local listen=127.0.0.1
+  [ -z "${socket_only:-}" ] || listen=
+  as_pg "$pg/pg_ctl" -D "$cluster/data" -l "$cluster/log" -w -o "-c listen_addresses='$listen' -p $pg_port -k $sockets $*" start >/dev/null ||
     fail "PostgreSQL did not start; its log: $cluster/log"
   as_pg "$pg/psql" -h "$sockets" -p "$pg_port" -U app -d postgres -Atqc "select 1 from pg_database where datname='calvetta'" | grep -q 1 ||
     as_pg "$pg/createdb" -h "$sockets" -p "$pg_port" -U app calvetta
   export DATABASE_URL="postgres://app@127.0.0.1:$pg_port/calvetta"
+  [ -z "${socket_only:-}" ] || DATABASE_URL="postgres://app@localhost:$pg_port/calvetta?host=$sockets"
 }
 
 stop_cluster() {

@@ -104,6 +104,10 @@ async function simulate(db: Database, nowMs: () => number, port: number): Promis
 }
 
 main().catch((error: unknown) => {
+  if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
+    console.error(`port ${env.port} is taken by another program: choose one with PORT=…`);
+    process.exit(1);
+  }
   log.fatal({ err: error }, 'could not start');
   process.exit(1);
 });

@@ -73,7 +73,7 @@ function NewToken({ probes }: Pick<PlaceAirResponse, 'probes'>) {
         </Button>
       </div>
       <FormTrouble words={save.trouble} />
-      <p role="status">
+      <p role="status" className="mt-2">
         {token === null
           ? 'A token is shown once. Making one ends the one before: the instrument must be given the new one.'
           : 'Copy it now: it is not shown again. The one before is worth nothing any more.'}
