@@ -10,7 +10,7 @@ export const volumeField = (
 ): QuantityField => ({
   field,
   dimension: 'volume',
-  bareUnit: 'ml',
+  bareUnit: 'mL',
   min: leastMl / 1000,
   max: largestMl / 1000,
   volumeSystem,
@@ -20,7 +20,7 @@ export const volumeField = (
 export const packSizeField = (volumeSystem: VolumeSystem): QuantityField => ({
   ...volumeField('Size', volumeSystem, 10, 250_000),
   plausibleMin: 0.05,
-  otherUnit: 'l',
+  otherUnit: 'L',
 });
 
 export interface TypedMl {
