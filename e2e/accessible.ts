@@ -1,0 +1,66 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from 'playwright-core';
+import { open, type Stage } from './browser.ts';
+
+/** WCAG 2.1 A and AA by axe-core (general-purpose open-source checker): each violation with where it is. */
+async function violations(page: Page, rules?: readonly string[]): Promise<string[]> {
+  const axe = new AxeBuilder({ page });
+  const builder = rules
+    ? axe.withRules([...rules])
+    : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']);
+  const r = await builder.analyze();
+  return r.violations.map(
+    (v) =>
+      `${v.id}: ${v.nodes
+        .slice(0, 3)
+        .map((n) => n.target.join(' '))
+        .join(' | ')}`,
+  );
+}
+
+// The rows of the Bench are alike: one machine's stand for all.
+export const SCREENS = [
+  '/?machine=van',
+  '/air/leanto',
+  '/machines',
+  '/parts/pump.cylinder-block',
+  '/reference',
+  '/parts/van.leaf-springs/route',
+  '/mix',
+  '/shelf',
+  '/shelf/labels',
+];
+/** Goes to another screen of the page that is open, as a touch on a link does. */
+export async function go(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    for (const h of document.querySelectorAll('h1')) h.dataset['left'] = '';
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+  // A screen's heading comes with what the server said.
+  await page.locator('h1:not([data-left])').first().waitFor();
+}
+
+/** Every screen, the coat dialog and Why? in one theme, by the words on its button: what breaks which rule, by where. */
+export async function brokenRules(
+  stage: Stage,
+  theme: string,
+  rules?: readonly string[],
+): Promise<Record<string, string[]>> {
+  const page = await stage.desk();
+  await open(stage, page, '/settings');
+  await page.getByRole('radio', { name: theme }).click();
+  const found: Record<string, string[]> = { '/settings': await violations(page, rules) };
+  for (const path of SCREENS) {
+    await go(page, path);
+    found[path] = await violations(page, rules);
+  }
+  await go(page, '/parts/quarry.main-frame-left');
+  for (const name of ['Coat now', 'Why?']) {
+    await page.getByRole('button', { name }).click();
+    await page.getByRole('dialog').locator('button:enabled').first().waitFor();
+    found[name] = await violations(page, rules);
+    await page.keyboard.press('Escape');
+  }
+  return Object.fromEntries(Object.entries(found).filter(([, broken]) => broken.length > 0));
+}
