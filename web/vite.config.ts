@@ -7,5 +7,6 @@ export default defineConfig({
   resolve: { conditions: ['@calvetta/source', ...defaultClientConditions] },
   worker: { format: 'es' },
   build: { target: 'es2023', sourcemap: true },
-  server: { proxy: { '/api': 'http://127.0.0.1:4100' } },
+  // The host stays what the page was asked by: the server holds it against the page's origin.
+  server: { proxy: { '/api': { target: 'http://127.0.0.1:4100', changeOrigin: false } } },
 });

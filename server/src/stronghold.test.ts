@@ -44,7 +44,7 @@ describe('a page of somebody else’s', () => {
   });
   it.each([
     ['a form of plain text, which needs no asking first', { 'Content-Type': 'text/plain' }, 403],
-    ['JSON without our header', JSON_TYPE, 403],
+    ['JSON that says neither where it comes from nor that it is meant', JSON_TYPE, 403],
     ['our header, from a foreign origin', { ...OURS, Origin: 'https://evil.example' }, 403],
     ['a sandboxed frame', { ...OURS, Origin: 'null' }, 403],
     ['plain text with our header', { 'X-Calvetta': '1', 'Content-Type': 'text/plain' }, 415],
@@ -58,6 +58,15 @@ describe('a page of somebody else’s', () => {
     );
     expect(r.status).toBe(status);
     expect((await app.db.query('select 1 from reading')).rows.length).toBe(before.rows.length);
+  });
+});
+
+describe('a page of ours', () => {
+  it('writes by its own origin; a page left open from before brought no header, and its writes are not refused', async () => {
+    const { host } = new URL(app.base);
+    const fact = factInput('noted', 'pump.cylinder-block', -1, { text: 'from an older page' });
+    const headers = { Host: host, ...JSON_TYPE, Origin: `http://${host}` };
+    expect((await raw('POST', '/api/facts', headers, JSON.stringify({ facts: [fact] }))).status).toBe(201);
   });
 });
 

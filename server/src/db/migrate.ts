@@ -35,6 +35,9 @@ export async function migrate(db: Database, migrations: readonly Migration[]): P
     );
   for (const m of migrations.slice(at)) {
     await db.transaction(async (tx) => {
+      // A migration of years of readings takes as long as it takes.
+      await tx.query('set local statement_timeout = 0');
+      await tx.query('set local lock_timeout = 0');
       await tx.query('select pg_advisory_xact_lock(727401)');
       const again = await tx.query<{ version: number }>('select version from migration where version = $1', [
         m.version,

@@ -17,7 +17,7 @@ function hostOf(req: Request): string {
 
 /**
  * Who may come in at all. A page on another site must neither read (a name of its own that points here: DNS rebinding) nor write
- * (a form, a plain-text post). So: only hosts that are ours, writes only from our own pages or with our header, and only in the
+ * (a form, a plain-text post). So: only hosts that are ours, writes only from our own pages or with our header, only in the
  * types that a route takes. `publicOrigin` is where a proxy shows it, such as https://shed.example; null without one.
  */
 export function frontDoor(publicOrigin: string | null): RequestHandler {
@@ -46,12 +46,18 @@ function checkAddress(url: string): void {
   if (why !== null) throw bad(why);
 }
 
+/**
+ * A browser says where a write comes from, and only our own pages may say here. Whoever says nothing is no page; it shows that it
+ * means it by our header, or is a probe with a token of its own.
+ */
 function checkWriter(req: Request, own: URL | null): void {
   const origin = req.get('origin');
   const host = req.headers.host ?? '';
-  if (origin !== undefined && ![`http://${host}`, `https://${host}`, own?.origin].includes(origin))
-    throw new AppError('foreign-page', { origin });
-  // A probe has a token of its own.
+  if (origin !== undefined) {
+    if (![`http://${host}`, `https://${host}`, own?.origin].includes(origin))
+      throw new AppError('foreign-page', { origin });
+    return;
+  }
   if (req.get(WRITE_HEADER) === undefined && !/^Bearer ./.test(req.get('authorization') ?? ''))
     throw new AppError('foreign-page', { header: WRITE_HEADER });
 }
