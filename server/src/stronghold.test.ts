@@ -194,6 +194,34 @@ describe('the same id with other contents', () => {
     expect(all.filter((r) => r.status === 201).length).toBe(1);
     expect(all.filter((r) => r.status === 409).length).toBe(19);
   });
+  it.each([
+    ['humidity above all there is', { rhMaxPct: 101 }],
+    ['a margin of minus a million', { dewMarginK: -1e6 }],
+    ['metal hotter than any paint', { applySurfaceMinC: 5000 }],
+  ])('a sheet with %s is refused', async (_, over) =>
+    expect(
+      (await app.post('/api/sheets', { ...sheet, sheetId: 'y.1', productId: 'y', ...over })).status,
+    ).toBe(400),
+  );
+  it('a tin of one millilitre does not hold a cubic metre', async () => {
+    const tin = {
+      tinId: randomUUID(),
+      productId: 'epoxy-primer',
+      content: 'paint',
+      batch: null,
+      colour: null,
+    };
+    const printed = { sizeMl: 1, madeOn: null, priceCents: null, tareG: null };
+    const r = await app.post('/api/tins', {
+      tin: { ...tin, ...printed },
+      receivedMl: 1_000_000,
+      factId: randomUUID(),
+      happenedAt: new Date(AS_OF_MS).toISOString(),
+      personId: 'ines',
+      deviceId: 'd',
+    });
+    expect(r).toMatchObject({ status: 400, body: { details: { problems: [{ field: 'receivedMl' }] } } });
+  });
   it('a sheet whose least film is above its most is refused', async () =>
     expect(
       await app.post('/api/sheets', { ...sheet, sheetId: 'x.1', productId: 'x', dftMinUm: 90, dftMaxUm: 50 }),

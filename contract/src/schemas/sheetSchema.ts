@@ -13,7 +13,6 @@ const closed = (properties: Record<string, object>, required = Object.keys(prope
 });
 const ID = { type: 'string', minLength: 1, maxLength: 64, pattern: '^[\\w.:-]+$' } as const;
 const um = number(1, 5000);
-const anyNumber = orNull({ type: 'number' });
 const ratio = { type: 'number', exclusiveMinimum: 0, maximum: 1000 } as const;
 const set = (list: readonly string[]) => ({ type: 'array', items: oneOf(list), uniqueItems: true });
 
@@ -124,20 +123,20 @@ const properties = {
   },
   forbidden: { type: 'array', items: { type: 'string', minLength: 1, maxLength: 80 } },
   listedFollowersOnly: flag,
-  applySurfaceMinC: anyNumber,
-  applySurfaceMaxC: anyNumber,
-  applyAirMinC: anyNumber,
-  applyAirMaxC: anyNumber,
-  cureMinC: anyNumber,
-  rhMaxPct: anyNumber,
-  rhMinPct: anyNumber,
-  dewMarginK: anyNumber,
+  applySurfaceMinC: orNull(number(-40, 300)),
+  applySurfaceMaxC: orNull(number(-40, 300)),
+  applyAirMinC: orNull(number(-40, 60)),
+  applyAirMaxC: orNull(number(-40, 60)),
+  cureMinC: orNull(number(-40, 300)),
+  rhMaxPct: orNull(number(0, 100)),
+  rhMinPct: orNull(number(0, 100)),
+  dewMarginK: orNull(number(0, 20)),
   dftUm: um,
   dftMinUm: um,
   dftMaxUm: um,
   vsPct: number(1, 100),
   stackExponent: number(1, 2),
-  outdoorLimitH: anyNumber,
+  outdoorLimitH: orNull(number(0, 100_000)),
   applyMinPerM2: number(0.1, 600),
   cautions: { type: 'array', items: { ...text(60), minLength: 1 } },
   traits: { $ref: '#/$defs/traits' },

@@ -51,7 +51,7 @@ const interval = Joi.object({
   prep: Joi.string().valid('none', 'scuff', 'abrade', 'forbidden').required(),
   wetOnWet: Joi.boolean(),
 });
-const limit = Joi.number().allow(null).required();
+const limit = (least: number, most: number) => Joi.number().min(least).max(most).allow(null).required();
 const um = Joi.number().min(1).max(5000).required();
 
 const degree = Joi.number().min(0).max(3);
@@ -138,20 +138,20 @@ export const productSheet = Joi.object({
     .required(),
   forbidden: Joi.array().items(Joi.string().max(80)).required(),
   listedFollowersOnly: Joi.boolean().required(),
-  applySurfaceMinC: limit,
-  applySurfaceMaxC: limit,
-  applyAirMinC: limit,
-  applyAirMaxC: limit,
-  cureMinC: limit,
-  rhMaxPct: limit,
-  rhMinPct: limit,
-  dewMarginK: limit,
+  applySurfaceMinC: limit(-40, 300),
+  applySurfaceMaxC: limit(-40, 300),
+  applyAirMinC: limit(-40, 60),
+  applyAirMaxC: limit(-40, 60),
+  cureMinC: limit(-40, 300),
+  rhMaxPct: limit(0, 100),
+  rhMinPct: limit(0, 100),
+  dewMarginK: limit(0, 20),
   dftUm: um,
   dftMinUm: um,
   dftMaxUm: um,
   vsPct: Joi.number().min(1).max(100).required(),
   stackExponent: Joi.number().min(1).max(2).required(),
-  outdoorLimitH: limit,
+  outdoorLimitH: limit(0, 100_000),
   applyMinPerM2: Joi.number().min(0.1).max(600).required(),
   cautions: Joi.array().items(Joi.string().max(60)).required(),
   traits,

@@ -40,6 +40,9 @@ export async function recordStock(
   );
 }
 
+/** Makers fill a little over the size on the label. */
+const OVERFILL = 1.1;
+
 /** A new tin and its delivery, both or neither. Sent again it is the same tin. */
 export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInput): Promise<TinRow> {
   const { tin, receivedMl, ...who } = sent;
@@ -53,6 +56,15 @@ export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInp
   if (tin.madeOn !== null && Date.parse(tin.madeOn) > Date.parse(sent.happenedAt))
     throw invalidInput([
       { field: 'tin.madeOn', code: 'after-received', got: tin.madeOn, accepts: 'a day not after it came in' },
+    ]);
+  if (receivedMl > tin.sizeMl * OVERFILL)
+    throw invalidInput([
+      {
+        field: 'receivedMl',
+        code: 'more-than-holds',
+        got: receivedMl,
+        accepts: `at most what it holds, ${tin.sizeMl} mL`,
+      },
     ]);
   const receive = async (tx: Db): Promise<TinRow> => {
     const known = await tx.query('select 1 from product where workshop_id = $1 and product_id = $2', [
