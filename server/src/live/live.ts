@@ -7,6 +7,8 @@ import type { Db } from '../db/db.ts';
 const CHANNEL = 'calvetta_live';
 /** Unread bytes of one page. */
 const MOST_UNREAD = 1_000_000;
+/** A comment on the line: from here on nothing that another process writes is missed. */
+const HEARING = ': hears the database\n\n';
 
 /** Tells every server process, and through them every page, what changed. NOTIFY is sent when the transaction commits. */
 export async function announce(db: Db, from: string, message: LiveMessage): Promise<void> {
@@ -63,6 +65,7 @@ export function startLive(url: string, log: Logger): LiveHub {
       await next.connect();
       await next.query(`listen ${CHANNEL}`);
       client = next;
+      send(HEARING);
       // Whatever was missed while away: pages and caches read again.
       deliver({ from: null, message: { topic: 'entities' } });
       deliver({ from: null, message: { topic: 'readings' } });
@@ -84,6 +87,7 @@ export function startLive(url: string, log: Logger): LiveHub {
         Connection: 'keep-alive',
       });
       res.write('retry: 1500\n\n');
+      if (client) res.write(HEARING);
       pages.add(res);
       res.on('close', () => pages.delete(res));
     },
