@@ -1,4 +1,5 @@
 import type {
+  Fact,
   FactBodies,
   FactKind,
   MeansInfo,
@@ -64,6 +65,8 @@ export interface LiveMessage {
   readonly partIds?: readonly string[];
   readonly placeIds?: readonly string[];
   readonly jobId?: string;
+  /** Of the last ledger entry it tells of. */
+  readonly seq?: number;
   /** Someone waits for it: what hangs on it is worked out before the next answer. */
   readonly isByHand?: boolean;
 }
@@ -84,6 +87,21 @@ export interface FactInputOf<K extends FactKind> {
 }
 /** What a client says happened to a part: each kind with its own body. */
 export type FactInput = { readonly [K in FactKind]: FactInputOf<K> }[FactKind];
+
+/** What became of facts that were sent: stored now or before. */
+export interface FactsStored {
+  readonly facts: readonly Fact[];
+  /** Asked part by part (`each`): parts of which nothing was stored, and why. */
+  readonly refused: readonly {
+    readonly partId: string;
+    readonly factIds: readonly string[];
+    readonly error: ErrorBody;
+  }[];
+  /** Place of the last of them in the ledger; null when none is stored. A read that names it is answered no older. */
+  readonly seq: number | null;
+}
+/** A request's header: the answer must hold every ledger entry up to this. */
+export const SEQ_HEADER = 'x-calvetta-seq';
 
 export interface ReadingInput {
   readonly at: string;

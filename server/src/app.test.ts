@@ -70,7 +70,7 @@ describe('the application', () => {
     const fact = factInput('noted', 'quarry.main-frame-left', 0, { text: 'number stamped under the horn' });
     expect((await app.post('/api/facts', { facts: [fact] })).status).toBe(201);
     expect((await done).filter((m) => m.topic === 'facts')).toEqual([
-      { topic: 'facts', partIds: ['quarry.main-frame-left'] },
+      { topic: 'facts', partIds: ['quarry.main-frame-left'], seq: expect.any(Number) },
     ]);
   });
   it('a second process on the same database hears of it too', async () => {
@@ -80,7 +80,11 @@ describe('the application', () => {
       await hears;
       const fact = factInput('noted', 'pump.cylinder-block', 0, { text: 'bore measured' });
       await app.post('/api/facts', { facts: [fact] });
-      expect(await done).toContainEqual({ topic: 'facts', partIds: ['pump.cylinder-block'] });
+      expect(await done).toContainEqual({
+        topic: 'facts',
+        partIds: ['pump.cylinder-block'],
+        seq: expect.any(Number),
+      });
       const part = await other.call('GET', '/api/parts/pump.cylinder-block');
       expect(JSON.stringify(part.body.facts)).toContain('bore measured');
     } finally {

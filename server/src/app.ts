@@ -7,6 +7,7 @@ import { inBounds, PLAIN } from './http/bounds.ts';
 import { AppError, errorHandler } from './http/errors.ts';
 import { contentTypes, frontDoor } from './http/frontDoor.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
+import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
 import { readingsRoutes } from './readings/readings.routes.ts';
@@ -54,6 +55,7 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   app.use('/api', contentTypes(['/import/readings', '/import/forecast']));
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }), inBounds(PLAIN));
+  app.use('/api', notOlder(deps));
   for (const router of routersOf(deps)) app.use('/api', router);
   app.use('/api', (req) => {
     throw new AppError('not-found', { what: 'route', path: req.path });

@@ -33,7 +33,8 @@ export const factInput = Joi.object<FactInput, true>({
   evidence: Joi.object().unknown(true).allow(null).required(),
 });
 
-/** One fact or many, at most 500 at a time. */
-export const factsInput = Joi.object<{ facts: FactInput[] }, true>({
+/** One fact or many, at most 500 at a time. `each`: a part that is refused does not hold up the others. */
+export const factsInput = Joi.object<{ facts: FactInput[]; each: boolean }, true>({
   facts: Joi.array().items(factInput).min(1).max(500).required(),
+  each: Joi.boolean().default(false),
 });

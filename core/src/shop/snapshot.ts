@@ -1,5 +1,5 @@
 import { DAY_MS, type Span } from '../base/time.ts';
-import { ofKind } from '../facts/part.ts';
+import { ofKind, type Fact } from '../facts/part.ts';
 import { predictedAtTest, type CoatState } from '../bench/film.ts';
 import { shopRate, type CalibrationPoint } from '../cure/calibration.ts';
 import { KEEP_DAYS, placeAir, type AirData, type PlaceAir } from './air.ts';
@@ -80,25 +80,26 @@ function snapshotOf(frame: Frame, speeds: Speeds, parts: Snapshot['parts']): Sna
   return { shop, nowMs, horizonMs, forecastEndMs: data.forecastEndMs, nights, sessions, air, parts, speeds };
 }
 
-/** One part at another instant: how a late or corrected coat is judged by what held then. */
+/** One part at another instant, with these facts in place of its stored ones: how an act is judged by what held then. */
 export function derivePartAt(
   shop: ShopState,
   data: AirData,
   partId: string,
+  facts: readonly Fact[],
   nowMs: number,
   speeds: Speeds,
 ): DerivedPart | null {
   const row = shop.parts.find((p) => p.partId === partId);
   if (!row) return null;
-  const frame = frameOf(shop, data, nowMs);
+  const own = { ...shop, facts: new Map([[partId, facts]]) };
+  const frame = frameOf(own, data, nowMs);
   return finish(frame, readyPart(frame, row), speeds);
 }
 
 function frameOf(shop: ShopState, data: AirData, nowMs: number): Frame {
-  const oldestMs = Math.min(
-    nowMs - 2 * DAY_MS,
-    ...[...shop.facts.values()].flatMap((list) => list.map((f) => f.happenedAtMs)),
-  );
+  let oldestMs = nowMs - 2 * DAY_MS;
+  for (const facts of shop.facts.values())
+    for (const f of facts) oldestMs = Math.min(oldestMs, f.happenedAtMs);
   const fromMs = Math.max(oldestMs, nowMs - 400 * DAY_MS) - DAY_MS;
   const horizonMs = nowMs + HORIZON_DAYS * DAY_MS;
   const none = { thinned: [], recent: [] };

@@ -8,10 +8,10 @@ import { recordFacts } from './facts.service.ts';
 export function factsRoutes(deps: Deps): Router {
   const router = Router();
   router.post('/facts', async (req, res) => {
-    const { facts } = valid(factsInput, req.body);
+    const { facts, each } = valid(factsInput, req.body);
     const shop = await needShop(deps);
-    const stored = await recordFacts(deps, shop.workshop.workshopId, facts);
-    res.status(stored.some((s) => s.isNew) ? 201 : 200).json({ facts: stored.map((s) => s.fact) });
+    const { isNew, ...stored } = await recordFacts(deps, shop.workshop.workshopId, facts, each);
+    res.status(isNew ? 201 : 200).json(stored);
   });
   return router;
 }

@@ -1,55 +1,122 @@
-import { coatedFace, coatVerdict, originMs, shelfNow, type Fact } from '@calvetta/core';
-import type { FactInput, FactInputOf } from '@calvetta/contract';
+import { originMs, type Fact } from '@calvetta/core';
+import type { FactInput, FactsStored } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
-import { AppError, invalidInput } from '../http/errors.ts';
+import { AppError, errorBody, invalidInput } from '../http/errors.ts';
 import { lockFor } from '../ledger/locks.ts';
-import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
+import { checkEntry, recordEntry, type Checks, type KindChecks } from '../ledger/ledger.ts';
 import {
   findCoatsOver,
   findEntry,
   findMixed,
+  findStanding,
+  lastSeq,
   productOf,
   type EntryInput,
-  findStanding,
 } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
+import { coatJudge } from './coatJudge.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 
 export const entryOf = (f: FactInput): EntryInput => ({ ...f, body: { ...f.body } });
 
-/** Stores facts in one transaction, each once; announces what changed. */
+export interface Recorded extends FactsStored {
+  /** False when every one of them was stored before. */
+  readonly isNew: boolean;
+}
+
+/**
+ * Stores facts in one transaction, each once; announces what changed. All or nothing; with `each`, all or nothing for each part,
+ * and what was refused is named with its reason.
+ */
 export async function recordFacts(
   deps: Deps,
   workshopId: string,
   facts: readonly FactInput[],
-): Promise<Stored<Fact>[]> {
-  const entries = facts.map((f) => checkEntry(entryOf(f), deps.nowMs()));
-  for (const f of facts) if (f.kind === 'coated' && f.supersedes === null) await judgeCoat(deps, f);
-  for (const f of facts) if (f.kind === 'route-set') await judgeRoute(deps, f, facts);
-  const partIds = [...new Set(facts.map((f) => f.partId))];
+  each = false,
+): Promise<Recorded> {
+  const refused: RefusedPart[] = [];
+  const groups: Group[] = [];
+  for (const batch of each ? byPart(facts) : [facts])
+    try {
+      const entries = batch.map((f) => checkEntry(entryOf(f), deps.nowMs()));
+      for (const f of batch) if (f.kind === 'route-set') await judgeRoute(deps, f, batch);
+      groups.push({ batch, entries });
+    } catch (error) {
+      refused.push(refusedPart(each, batch, error));
+    }
+  const checks = partChecks(await coatJudge(deps, facts));
   let hasNewSheets = false;
+  const store = async (tx: Db, { batch, entries }: Group): Promise<readonly Done[]> => {
+    for (const f of batch)
+      if (f.kind === 'route-set' && (await storeSheets(tx, workshopId, f))) hasNewSheets = true;
+    const recordedAt = new Date(deps.nowMs());
+    const out: Done[] = [];
+    for (const e of entries) out.push((await recordEntry(tx, workshopId, e, recordedAt, checks)) as Done);
+    return out;
+  };
   return write(
     deps,
     async (tx) => {
-      const out: Stored<Fact>[] = [];
-      for (const f of facts)
-        if (f.kind === 'route-set' && (await storeSheets(tx, workshopId, f))) hasNewSheets = true;
-      const recordedAt = new Date(deps.nowMs());
-      await lockFor(tx, workshopId, entries);
-      for (const e of entries)
-        out.push((await recordEntry(tx, workshopId, e, recordedAt, PART_CHECKS)) as Stored<Fact>);
-      return out;
+      const done: Done[] = [];
+      await lockFor(
+        tx,
+        workshopId,
+        groups.flatMap((g) => g.entries),
+      );
+      for (const group of groups)
+        try {
+          if (each) await tx.query('savepoint one_part');
+          done.push(...(await store(tx, group)));
+        } catch (error) {
+          refused.push(refusedPart(each, group.batch, error));
+          await tx.query('rollback to savepoint one_part');
+        }
+      const stored = done.map((d) => d.fact);
+      const seq = await lastSeq(
+        tx,
+        workshopId,
+        stored.map((f) => f.factId),
+      );
+      return { facts: stored, refused, seq, isNew: done.some((d) => d.isNew) };
     },
-    () => ({ topic: hasNewSheets ? 'entities' : 'facts', partIds }),
+    ({ facts: stored, seq }) =>
+      seq === null
+        ? null
+        : {
+            topic: hasNewSheets ? 'entities' : 'facts',
+            partIds: [...new Set(stored.map((f) => f.partId))],
+            seq,
+          },
   );
 }
 
-const PART_CHECKS: Checks = {
+type Done = { readonly fact: Fact; readonly isNew: boolean };
+type RefusedPart = FactsStored['refused'][number];
+interface Group {
+  readonly batch: readonly FactInput[];
+  readonly entries: readonly EntryInput[];
+}
+
+/** Facts by part, in the order in which the parts come first. */
+function byPart(facts: readonly FactInput[]): FactInput[][] {
+  const groups = new Map<string, FactInput[]>();
+  for (const f of facts) groups.set(f.partId, [...(groups.get(f.partId) ?? []), f]);
+  return [...groups.values()];
+}
+
+/** Only a clear no of ours is a part's own; anything else ends the whole. */
+function refusedPart(each: boolean, batch: readonly FactInput[], error: unknown): RefusedPart {
+  if (!each || !(error instanceof AppError) || error.code === 'busy') throw error;
+  return { partId: batch[0]!.partId, factIds: batch.map((f) => f.factId), error: errorBody(error) };
+}
+
+const partChecks = (judge: NonNullable<KindChecks['check']>): Checks => ({
   coated: {
     async check(tx, workshopId, e) {
       await checkOrder(tx, workshopId, e);
       await checkMix(tx, workshopId, e);
+      await judge(tx, workshopId, e);
     },
     async checkCorrection(tx, workshopId, e, original) {
       // Taken back, nothing may cover it; corrected, it may not become later than what covers it.
@@ -58,7 +125,7 @@ const PART_CHECKS: Checks = {
       if (later.length > 0) throw new AppError('contradicts-later', { later });
     },
   },
-};
+});
 
 /** A coat says which coat it covers, and cannot be earlier. */
 async function checkOrder(tx: Db, workshopId: string, f: EntryInput): Promise<void> {
@@ -104,22 +171,4 @@ async function checkMix(tx: Db, workshopId: string, f: EntryInput): Promise<void
       accepts: `not before it was mixed, ${new Date(mixed.atMs).toISOString()}`,
     },
   ]);
-}
-
-/** Refuses a coat that the verdict forbids unless a reason goes into the ledger with it. Unknown asks for a reason too. */
-async function judgeCoat(deps: Deps, f: FactInputOf<'coated'>): Promise<void> {
-  if (f.body.reason !== undefined) return;
-  const atMs = Math.min(Date.parse(f.happenedAt), deps.nowMs());
-  const part = await deps.model.partAt(f.partId, atMs);
-  const sheet = part && (await deps.model.shop())?.sheets.get(f.body.sheetId);
-  if (!part || !sheet) return;
-  const { mixId } = f.body;
-  const snapshot = mixId !== undefined ? await deps.model.snapshot() : null;
-  const mix = snapshot && shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === mixId);
-  for (const face of part.state.faces.filter((x) => f.face === null || x.face === f.face)) {
-    // The same entry sent again after a lost answer: its own coat must not refuse it.
-    if (face.coats.some((c) => c.factId === f.factId)) continue;
-    const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, Date.parse(f.happenedAt));
-    if (refusal) throw new AppError('coat-refused', { ...refusal });
-  }
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { FactKind } from '@calvetta/core';
 import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 const FRAME = 'quarry.main-frame-left';
@@ -60,6 +61,83 @@ describe('a coat, from the touch to the Bench', () => {
     expect((await post(good, bad)).body.code).toBe('unknown-reference');
     const part = await app.call('GET', `/api/parts/${FRAME}`);
     expect(JSON.stringify(part.body)).not.toContain('goes with the bad one');
+  });
+});
+
+describe('many parts in one act', () => {
+  it('each part by itself: the one that is refused is named, the others are stored', async () => {
+    const [a, b, lost] = [
+      factInput('noted', FRAME, 0, { text: 'each: the frame' }),
+      factInput('noted', BLOCK, 0, { text: 'each: the block' }),
+      factInput('noted', BLOCK, 0, { text: 'each: by nobody' }, { personId: 'zoe' }),
+    ];
+    const r = await app.post('/api/facts', { facts: [a, b, lost], each: true });
+    expect(r.status).toBe(201);
+    expect(r.body.facts.map((f: { factId: string }) => f.factId)).toEqual([a.factId]);
+    expect(r.body.refused).toEqual([
+      {
+        partId: BLOCK,
+        factIds: [b.factId, lost.factId],
+        error: expect.objectContaining({ code: 'unknown-reference', details: { fields: ['personId'] } }),
+      },
+    ]);
+    const block = await app.call('GET', `/api/parts/${BLOCK}`);
+    expect(JSON.stringify(block.body)).not.toContain('each: the block');
+  });
+  it('a body that cannot be, and a route without a survey, are that part’s own too', async () => {
+    const route = factInput('route-set', FRAME, 0, { steps: [], origin: 'advised' });
+    const good = factInput('noted', CAB, 0, { text: 'each: the cab' });
+    const r = await app.post('/api/facts', {
+      facts: [route, good, factInput('surface-read', BLOCK, 0, { surfaceC: -300 })],
+      each: true,
+    });
+    expect(r.body.facts).toHaveLength(1);
+    expect(r.body.refused.map((x: { partId: string }) => x.partId).sort()).toEqual([FRAME, BLOCK].sort());
+  });
+  it('sent again it is the same, and says the same', async () => {
+    const facts = [FRAME, CAB].map((id) => factInput('noted', id, 0, { text: 'twice' }));
+    const first = await app.post('/api/facts', { facts, each: true });
+    const again = await app.post('/api/facts', { facts, each: true });
+    expect([first.status, again.status]).toEqual([201, 200]);
+    expect(again.body).toEqual(first.body);
+  });
+});
+
+describe('an answer says how far the ledger goes', () => {
+  const noted = (text: string) => post(factInput('noted', FRAME, 0, { text }));
+  it('each write further than the one before', async () => {
+    const [one, two] = [await noted('one'), await noted('two')];
+    expect(two.body.seq).toBeGreaterThan(one.body.seq);
+  });
+  it('a read that names an entry is answered with it, also by a process that has not heard of it', async () => {
+    const other = await startTestApp({ url: app.url, shop: null });
+    try {
+      await other.call('GET', '/api/bench');
+      // Written past every process: nobody is told.
+      const { rows } = await app.db.query<{ seq: number }>(
+        `insert into fact (workshop_id, fact_id, subject, kind, part_id, happened_at, recorded_at, person_id, device_id, body)
+         select workshop_id, $1, 'part', 'noted', part_id, happened_at, recorded_at, person_id, device_id, '{"text": "said to nobody"}'
+         from fact where part_id = $2 and kind = 'noted' limit 1 returning seq::float8 as seq`,
+        [randomUUID(), FRAME],
+      );
+      const read = (seq?: number) =>
+        other.call(
+          'GET',
+          `/api/parts/${FRAME}`,
+          undefined,
+          seq === undefined ? {} : { 'x-calvetta-seq': String(seq) },
+        );
+      expect(JSON.stringify((await read()).body)).not.toContain('said to nobody');
+      expect(JSON.stringify((await read(rows[0]!.seq)).body)).toContain('said to nobody');
+    } finally {
+      await other.close();
+    }
+  });
+  it('an entry that nobody stored is not waited for', async () => {
+    expect((await app.call('GET', '/api/bench', undefined, { 'x-calvetta-seq': '999999999' })).status).toBe(
+      200,
+    );
+    expect((await app.call('GET', '/api/bench', undefined, { 'x-calvetta-seq': 'many' })).status).toBe(200);
   });
 });
 
@@ -126,6 +204,31 @@ describe('what the clocks forbid needs a reason that goes into the ledger', () =
     const accepted = await post({ ...coat, body: { ...coat.body, reason: 'heat is on and rising' } });
     expect(accepted.status).toBe(201);
     expect(accepted.body.facts[0].body.reason).toBe('heat is on and rising');
+  });
+  it('is judged by what the same act said before it: enamel ten minutes after primer is early', async () => {
+    const cab = (kind: FactKind, hours: number, body: Record<string, unknown>) =>
+      factInput(kind, CAB, hours, body, { face: 'A' });
+    const both = [
+      cab('stripped', -0.4, { method: 'blast' }),
+      cab('coated', -0.2, epoxy),
+      cab('coated', -0.1, { sheetId: 'enamel.1', dftUm: 35, tool: 'gun' }),
+    ];
+    expect(await post(...both)).toMatchObject({
+      status: 422,
+      body: { code: 'coat-refused', details: { why: 'early' } },
+    });
+    // The same with one of them: the blasting just before it is what allows it.
+    expect((await post(both[0], both[1])).status).toBe(201);
+  });
+  it('a correction is judged where it moves the coat, and not where it only says more of it', async () => {
+    const noReason = { sheetId: 'epoxy-mastic.1', dftUm: 100 };
+    const stored = await app.call('GET', `/api/parts/${BLOCK}`);
+    const cold = stored.body.facts.find((f: { kind: string }) => f.kind === 'coated');
+    const fix = (hours: number, body: Record<string, unknown>) =>
+      post({ ...factInput('coated', BLOCK, hours, body), supersedes: cold.factId });
+    // Ten minutes earlier it was as cold, and no reason goes with it now.
+    expect(await fix(-10 / 60, noReason)).toMatchObject({ status: 422, body: { code: 'coat-refused' } });
+    expect((await fix(0, { ...noReason, dftUm: 110 })).status).toBe(201);
   });
 });
 

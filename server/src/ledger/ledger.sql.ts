@@ -102,6 +102,18 @@ const STANDS =
 export async function findEntry(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
   return (await entries(db, 'fact_id = $2', [workshopId, factId]))[0] ?? null;
 }
+/** Place in the ledger of the last of these entries, or of all; null where there is none. */
+export async function lastSeq(
+  db: Db,
+  workshopId: string,
+  factIds: readonly string[] | null = null,
+): Promise<number | null> {
+  const { rows } = await db.query<{ seq: number | null }>(
+    'select max(seq)::float8 as seq from fact where workshop_id = $1 and ($2::uuid[] is null or fact_id = any($2))',
+    [workshopId, factIds],
+  );
+  return rows[0]?.seq ?? null;
+}
 /** The entry that corrected another, if any. */
 export async function findSuperseding(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
   return (await entries(db, 'supersedes = $2', [workshopId, factId]))[0] ?? null;
@@ -121,11 +133,11 @@ export async function listFacts(
   workshopId: string,
   partIds: readonly string[] | null = null,
 ): Promise<Fact[]> {
-  const where = `subject = 'part' and ($2::text[] is null or part_id = any($2)) order by happened_at, recorded_at`;
+  const where = `subject = 'part' and ($2::text[] is null or part_id = any($2)) order by happened_at, seq`;
   return (await entries(db, where, [workshopId, partIds])) as Fact[];
 }
 export async function listStock(db: Db, workshopId: string): Promise<StockFact[]> {
-  const where = `subject = 'stock' order by happened_at, recorded_at`;
+  const where = `subject = 'stock' order by happened_at, seq`;
   return (await entries(db, where, [workshopId])) as StockFact[];
 }
 /**

@@ -1,6 +1,6 @@
 import { groupBy, type Fact, type ShopRecord, type ShopState } from '@calvetta/core';
 import type { Db } from '../db/db.ts';
-import { listFacts, listStock } from '../ledger/ledger.sql.ts';
+import { lastSeq, listFacts, listStock } from '../ledger/ledger.sql.ts';
 import { listCups, listPacks, listTins } from '../shelf/shelf.sql.ts';
 import {
   findWorkshop,
@@ -14,11 +14,12 @@ import {
   listSheets,
 } from '../shop/shop.sql.ts';
 
-/** Reads the workshop in one consistent snapshot; null when there is none yet. */
-export async function loadShop(db: Db): Promise<ShopRecord | null> {
+/** Reads the whole workshop; null when there is none yet. `readTo` is told how far in the ledger it has come at least. */
+export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<ShopRecord | null> {
   const workshop = await findWorkshop(db);
   if (!workshop) return null;
   const id = workshop.workshopId;
+  const seq = await lastSeq(db, id);
   const [
     attendance,
     people,
@@ -48,6 +49,7 @@ export async function loadShop(db: Db): Promise<ShopRecord | null> {
     listCups(db, id),
     listStock(db, id),
   ]);
+  if (seq !== null) readTo(seq);
   return {
     workshop,
     attendance,

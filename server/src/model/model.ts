@@ -4,6 +4,7 @@ import {
   rederiveParts,
   shopRecordOf,
   type DerivedPart,
+  type Fact,
   type ShopState,
   type Snapshot,
   type SnapshotSource,
@@ -11,6 +12,7 @@ import {
 import type { LiveMessage } from '@calvetta/contract';
 import type { Database } from '../db/db.ts';
 import { airCache } from './airCache.ts';
+import { heard, type Heard } from './heard.ts';
 import { ALL_STALE, NOTHING_STALE, type Stale } from './loadShop.ts';
 import { shopCache } from './shopCache.ts';
 
@@ -25,10 +27,18 @@ export interface Model {
   shop(): Promise<ShopState | null>;
   /** What the snapshot is derived from, for whoever derives it elsewhere. */
   source(): Promise<SnapshotSource | null>;
-  /** One part as it was at an instant, by today's knowledge. */
-  partAt(partId: string, atMs: number): Promise<DerivedPart | null>;
+  /** Parts at other instants, by today's air and sheets; null without a workshop. Asked for before a transaction, it needs no connection in it. */
+  partsThen(): Promise<PartsThen | null>;
+  /** Which entries of the ledger this process knows to be stored. */
+  readonly told: Heard;
   /** Drops what a message makes stale; called for own writes at once and for other processes' by NOTIFY. */
   invalidate(message: LiveMessage): void;
+}
+
+export interface PartsThen {
+  readonly shop: ShopState;
+  /** A part at an instant as these facts of its own have it; null: no such part. */
+  partAt(partId: string, facts: readonly Fact[], atMs: number): DerivedPart | null;
 }
 
 type Need =
@@ -58,7 +68,8 @@ function staleOf(message: LiveMessage): Stale | null {
  * (only the parts they touch are derived again); time and readings renew the whole in the background, in slices.
  */
 export function createModel(db: Database, nowMs: () => number): Model {
-  const shop = shopCache(db);
+  const told = heard();
+  const shop = shopCache(db, told.readTo);
   const air = airCache(db, nowMs);
   let current: Snapshot | null = null;
   let need: Need = { kind: 'all' };
@@ -88,6 +99,7 @@ export function createModel(db: Database, nowMs: () => number): Model {
   const ageMs = (): number => (current === null ? Infinity : Math.abs(nowMs() - current.nowMs));
 
   return {
+    told,
     shop: () => shop.now(),
     /** The newest finished one that holds every write from before this call: writers that go on do not hold it up. */
     async snapshot() {
@@ -107,11 +119,18 @@ export function createModel(db: Database, nowMs: () => number): Model {
       const data = await shop.now();
       return data && { shop: shopRecordOf(data), air: await air.now(data), nowMs: nowMs() };
     },
-    async partAt(partId, atMs) {
+    async partsThen() {
       const data = await shop.now();
-      return data && derivePartAt(data, await air.now(data), partId, atMs, current?.speeds ?? new Map());
+      if (!data) return null;
+      const series = await air.now(data);
+      const speeds = current?.speeds ?? new Map();
+      return {
+        shop: data,
+        partAt: (partId, facts, atMs) => derivePartAt(data, series, partId, facts, atMs, speeds),
+      };
     },
     invalidate(message) {
+      if (message.seq !== undefined) told.add(message.seq);
       const what = staleOf(message);
       if (what) {
         shop.makeStale(what);

@@ -19,7 +19,7 @@ export interface ShopCache {
 }
 
 /** The shop's record, kept in memory and read again piece by piece. */
-export function shopCache(db: Database): ShopCache {
+export function shopCache(db: Database, readTo: (seq: number) => void): ShopCache {
   let shop: ShopState | null = null;
   let stale = ALL_STALE;
   let reading: Promise<void> | null = null;
@@ -28,7 +28,7 @@ export function shopCache(db: Database): ShopCache {
     stale = NOTHING_STALE;
     try {
       if (doing.all || !shop) {
-        const record = await loadShop(db);
+        const record = await loadShop(db, readTo);
         shop = record && shopStateOf(record);
       } else shop = await reloadShop(db, shop, doing);
     } catch (error) {

@@ -58,8 +58,8 @@ export function shelfRoutes(deps: Deps): Router {
   router.post('/stock-facts', async (req, res) => {
     const { facts } = valid(stockFactsInput, req.body);
     const { workshopId } = (await needShop(deps)).workshop;
-    const stored = await recordStock(deps, workshopId, facts);
-    res.status(stored.some((s) => s.isNew) ? 201 : 200).json({ facts: stored.map((s) => s.fact) });
+    const { isNew, ...stored } = await recordStock(deps, workshopId, facts);
+    res.status(isNew ? 201 : 200).json(stored);
   });
   router.post('/tins', async (req, res) => {
     const sent = valid(newTin, req.body);

@@ -5,7 +5,7 @@ import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
 import { lockFor } from '../ledger/locks.ts';
-import { findCoatsFrom, findEntry, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
+import { findCoatsFrom, findEntry, lastSeq, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { findTin, insertTin } from './shelf.sql.ts';
 
@@ -24,7 +24,7 @@ export async function recordStock(
   deps: Deps,
   workshopId: string,
   facts: readonly StockFactInput[],
-): Promise<Stored<StockFact>[]> {
+): Promise<{ readonly facts: readonly StockFact[]; readonly seq: number | null; readonly isNew: boolean }> {
   const entries = facts.map((f) => checkEntry(stockEntryOf(f), deps.nowMs()));
   const recordedAt = new Date(deps.nowMs());
   return write(
@@ -34,9 +34,15 @@ export async function recordStock(
       const out: Stored<StockFact>[] = [];
       for (const e of entries)
         out.push((await recordEntry(tx, workshopId, e, recordedAt, STOCK_CHECKS)) as Stored<StockFact>);
-      return out;
+      const stored = out.map((s) => s.fact);
+      const seq = await lastSeq(
+        tx,
+        workshopId,
+        stored.map((f) => f.factId),
+      );
+      return { facts: stored, seq, isNew: out.some((s) => s.isNew) };
     },
-    { topic: 'stock' },
+    ({ seq }) => ({ topic: 'stock', ...(seq === null ? {} : { seq }) }),
   );
 }
 

@@ -1,16 +1,17 @@
-import type {
-  BenchResponse,
-  ErrorBody,
-  ImportJob,
-  LeftoverResponse,
-  MachinesResponse,
-  PartDetail,
-  PlaceAirResponse,
-  SheetsResponse,
-  ShelfResponse,
-  ShoppingResponse,
-  ShopInfo,
-  TemplatesResponse,
+import {
+  SEQ_HEADER,
+  type BenchResponse,
+  type ErrorBody,
+  type ImportJob,
+  type LeftoverResponse,
+  type MachinesResponse,
+  type PartDetail,
+  type PlaceAirResponse,
+  type SheetsResponse,
+  type ShelfResponse,
+  type ShoppingResponse,
+  type ShopInfo,
+  type TemplatesResponse,
 } from '@calvetta/contract';
 import type { Write } from '../record/write.ts';
 
@@ -31,12 +32,26 @@ export class Away extends Error {}
 const isBusy = (status: number, body: unknown): boolean =>
   status >= 502 || (isErrorBody(body) && (body.code === 'database-away' || body.code === 'rate-limited'));
 
-async function call<T>(path: string, init?: RequestInit): Promise<T> {
-  const res = await fetch(`/api${path}`, init).catch(() => null);
+/** The last ledger entry that this page knows is stored: what it reads afterwards is no older, whichever process answers. */
+let knownSeq = 0;
+function learnSeq(answer: unknown): void {
+  if (typeof answer === 'object' && answer !== null && 'seq' in answer && typeof answer.seq === 'number')
+    knownSeq = Math.max(knownSeq, answer.seq);
+}
+
+interface Request extends RequestInit {
+  readonly headers?: Readonly<Record<string, string>>;
+}
+async function call<T>(path: string, init: Request = {}): Promise<T> {
+  const headers = { ...init.headers, ...(knownSeq === 0 ? {} : { [SEQ_HEADER]: String(knownSeq) }) };
+  const res = await fetch(`/api${path}`, { ...init, headers }).catch(() => null);
   if (!res) throw new Away('no answer');
   if (res.status === 204) return undefined as T;
   const body: unknown = await res.json().catch(() => null);
-  if (res.ok) return body as T;
+  if (res.ok) {
+    learnSeq(body);
+    return body as T;
+  }
   if (isBusy(res.status, body) || !isErrorBody(body)) throw new Away(`status ${res.status}`);
   throw new Refused(res.status, body);
 }
