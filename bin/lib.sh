@@ -78,8 +78,9 @@ cluster_home() {
   echo "$home"
 }
 
-# start_cluster NAME [extra postgres options]: sets DATABASE_URL; data in NAME survives for the next start.
-# With socket_only set nobody reaches it but through a folder that only its owner may enter.
+# start_cluster NAME [extra postgres options]: data in NAME survives for the next start. Nobody reaches it but through a socket in a
+# folder that only its owner may enter. Sets DATABASE_URL for the server, whose role owns nothing and is no superuser, and MIGRATE_URL
+# for whoever lays the tables out.
 start_cluster() {
   local name=$1; shift
   cluster=$(cluster_home "$name") || exit 2
@@ -88,20 +89,23 @@ start_cluster() {
   if ! as_pg test -f "$cluster/data/PG_VERSION"; then
     say "creating a database in $cluster"
     as_pg rm -rf "$cluster/data"
-    as_pg "$pg/initdb" -D "$cluster/data" -U app -A trust -E UTF8 --locale=C.UTF-8 >/dev/null || fail "initdb failed in $cluster"
+    as_pg "$pg/initdb" -D "$cluster/data" -U app --auth-local=trust --auth-host=reject -E UTF8 --locale=C.UTF-8 >/dev/null || fail "initdb failed in $cluster"
   fi
   # A run that was killed leaves its postmaster behind: stop it before starting on a port of our own.
   as_pg "$pg/pg_ctl" -D "$cluster/data" status >/dev/null 2>&1 && { say "stopping a database left running"; as_pg "$pg/pg_ctl" -D "$cluster/data" -m fast -w stop >/dev/null; }
   pg_port=$(free_port)
-  local listen=127.0.0.1
-  [ -z "${socket_only:-}" ] || listen=
-  as_pg "$pg/pg_ctl" -D "$cluster/data" -l "$cluster/log" -w -o "-c listen_addresses='$listen' -p $pg_port -k $sockets $*" start >/dev/null ||
+  as_pg "$pg/pg_ctl" -D "$cluster/data" -l "$cluster/log" -w -o "-c listen_addresses='' -p $pg_port -k $sockets $*" start >/dev/null ||
     fail "PostgreSQL did not start; its log: $cluster/log"
-  as_pg "$pg/psql" -h "$sockets" -p "$pg_port" -U app -d postgres -Atqc "select 1 from pg_database where datname='calvetta'" | grep -q 1 ||
+  [ "$(ask "select count(*) from pg_database where datname='calvetta'" postgres)" = 1 ] ||
     as_pg "$pg/createdb" -h "$sockets" -p "$pg_port" -U app calvetta
-  export DATABASE_URL="postgres://app@127.0.0.1:$pg_port/calvetta"
-  [ -z "${socket_only:-}" ] || DATABASE_URL="postgres://app@localhost:$pg_port/calvetta?host=$sockets"
+  [ "$(ask "select count(*) from pg_roles where rolname='server'" postgres)" = 1 ] ||
+    ask "create role server login" postgres
+  export DATABASE_URL="postgres://server@localhost:$pg_port/calvetta?host=$sockets"
+  export MIGRATE_URL="postgres://app@localhost:$pg_port/calvetta?host=$sockets"
 }
+
+# ask SQL [DATABASE]: one answer, as the owner.
+ask() { as_pg "$pg/psql" -h "$sockets" -p "$pg_port" -U app -d "${2:-calvetta}" -v ON_ERROR_STOP=1 -Atqc "$1"; }
 
 stop_cluster() {
   [ -n "${cluster:-}" ] || return 0

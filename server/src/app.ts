@@ -1,5 +1,6 @@
 import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
+import { backupRoutes } from './backup/backup.routes.ts';
 import { benchRoutes } from './bench/bench.routes.ts';
 import type { Deps } from './deps.ts';
 import { factsRoutes } from './facts/facts.routes.ts';
@@ -32,6 +33,7 @@ export const routersOf = (deps: Deps): Router[] =>
     templatesRoutes,
     shelfRoutes,
     packsRoutes,
+    backupRoutes,
   ].map((routes) => routes(deps));
 
 /** The application as a value: everything it needs comes in as `deps`. `webFolder` holds the built page, or null for none. */

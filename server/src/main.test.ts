@@ -5,6 +5,7 @@ import { factInput, freshDatabase, smallShop } from './test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..');
 let url: string;
+let ownerUrl: string;
 let drop: () => Promise<void>;
 const running = new Set<ChildProcess>();
 
@@ -17,7 +18,15 @@ async function start(
     ['--import', 'tsx', '--conditions=@calvetta/source', join(ROOT, 'server', 'src', 'main.ts')],
     {
       cwd: ROOT,
-      env: { ...process.env, NODE_OPTIONS: '', DATABASE_URL: url, PORT: '0', LOG_LEVEL: 'warn', ...env },
+      env: {
+        ...process.env,
+        NODE_OPTIONS: '',
+        DATABASE_URL: url,
+        MIGRATE_URL: ownerUrl,
+        PORT: '0',
+        LOG_LEVEL: 'warn',
+        ...env,
+      },
     },
   );
   running.add(child);
@@ -37,6 +46,7 @@ async function start(
 beforeAll(async () => {
   const fresh = await freshDatabase();
   url = fresh.url;
+  ownerUrl = fresh.ownerUrl;
   drop = fresh.drop;
 });
 afterAll(async () => {

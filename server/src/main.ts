@@ -7,7 +7,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { createModel } from './model/model.ts';
 import { openDatabase, type Database } from './db/db.ts';
-import { migrate, readMigrations } from './db/migrate.ts';
+import { layOut } from './db/migrate.ts';
 import { startLive } from './live/live.ts';
 import { setToken } from './readings/readings.sql.ts';
 import { newToken, sha256 } from './readings/tokens.ts';
@@ -17,6 +17,8 @@ import { startSimulators } from './simulators/run.ts';
 /** The only reader of the environment and the clock. */
 const env = {
   databaseUrl: process.env['DATABASE_URL'] ?? '',
+  /** The role that owns the tables, where the server's own is another. */
+  migrateUrl: process.env['MIGRATE_URL'] ?? null,
   host: process.env['HOST'] ?? '127.0.0.1',
   port: Number(process.env['PORT'] ?? 0),
   publicOrigin: process.env['PUBLIC_ORIGIN'] ?? null,
@@ -27,10 +29,11 @@ const env = {
 const log = pino({ level: env.logLevel });
 const here = import.meta.dirname;
 
-async function migrateWhenAwake(db: Database): Promise<void> {
+async function migrateWhenAwake(): Promise<void> {
+  const urls = { server: env.databaseUrl, owner: env.migrateUrl };
   for (let tries = 1; ; tries++) {
     try {
-      await migrate(db, readMigrations(join(here, '..', 'migrations')));
+      await layOut(join(here, '..', 'migrations'), urls);
       return;
     } catch (error) {
       if (tries >= 10) throw error;
@@ -44,8 +47,8 @@ async function main(): Promise<void> {
   if (env.databaseUrl === '')
     throw new Error('DATABASE_URL is not set: start with bin/demo, or name your own PostgreSQL database');
   const nowMs = (): number => Date.now();
+  await migrateWhenAwake();
   const db = openDatabase(env.databaseUrl);
-  await migrateWhenAwake(db);
   const processId = randomUUID();
   const live = startLive(env.databaseUrl, log);
   const model = createModel(db, nowMs);

@@ -1,3 +1,4 @@
+import type { Db } from './db/db.ts';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { factInput, startTestApp, type TestApp } from './test/testApp.ts';
 
@@ -16,15 +17,15 @@ describe('two acts at the same moment', () => {
     expect(new Set((await Promise.all(rounds)).map((r) => r.status))).toEqual(new Set([201]));
   });
   it('a table that is locked ends as "busy, again by itself", and health answers meanwhile', async () => {
-    const held = app.db.transaction(async (tx) => {
+    const hold = async (tx: Db): Promise<void> => {
       await tx.query('lock table fact in access exclusive mode');
       const r = await app.post('/api/facts', {
         facts: [factInput('noted', 'pump.cylinder-block', -1, { text: 'waits' })],
       });
       expect(r).toMatchObject({ status: 503, body: { code: 'busy' } });
       expect((await app.call('GET', '/api/health')).status).toBe(200);
-    });
-    await held;
+    };
+    await app.asOwner((owner) => owner.transaction(hold));
   }, 30_000);
   it('readers see their own writes and are not held up by writers that go on', async () => {
     let isOn = true;

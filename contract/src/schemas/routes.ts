@@ -19,7 +19,7 @@ export interface ApiRoute {
   readonly csv?: true;
   readonly query?: readonly string[];
   /** What comes back, where that is not JSON. */
-  readonly answers?: 'text/csv' | 'text/event-stream';
+  readonly answers?: 'text/csv' | 'text/event-stream' | 'application/gzip';
 }
 
 const get = (path: string, says: string, over: Partial<ApiRoute> = {}): ApiRoute => ({
@@ -47,6 +47,9 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/schemas/sheet.json', 'The format of a product sheet, as JSON Schema'),
   get('/openapi.json', 'This description'),
   get('/export', 'The whole shop as a file that can be imported again'),
+  get('/backup', 'Everything as it stands at this instant, to be put back by bin/restore', {
+    answers: 'application/gzip',
+  }),
   get('/live', 'Says what changed, as it changes', { answers: 'text/event-stream' }),
   get('/health', 'Whether the database answers'),
   get('/ping', 'The barest answer there is, to measure others by'),

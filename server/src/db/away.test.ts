@@ -4,7 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { factInput, freshDatabase, startTestApp, type TestApp } from '../test/testApp.ts';
 
 /** A door in front of PostgreSQL that can be shut, as a cable that is pulled. */
-function door(toPort: number) {
+function door(socket: string) {
   const sockets = new Set<Socket>();
   let isOpen = true;
   const server: Server = createServer((client) => {
@@ -12,7 +12,7 @@ function door(toPort: number) {
       client.destroy();
       return;
     }
-    const upstream = connect(toPort, '127.0.0.1');
+    const upstream = connect(socket);
     for (const s of [client, upstream]) {
       sockets.add(s);
       s.on('error', () => undefined);
@@ -47,9 +47,11 @@ beforeAll(async () => {
   const fresh = await freshDatabase();
   drop = fresh.drop;
   const url = new URL(fresh.url);
-  cable = door(Number(url.port));
+  cable = door(`${url.searchParams.get('host')}/.s.PGSQL.${url.port}`);
+  url.searchParams.delete('host');
+  url.hostname = '127.0.0.1';
   url.port = String(await cable.listen());
-  app = await startTestApp({ url: url.href });
+  app = await startTestApp({ url: url.href, ownerUrl: fresh.ownerUrl });
 });
 afterAll(async () => {
   await app.close();

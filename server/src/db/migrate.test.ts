@@ -8,7 +8,7 @@ import { migrate, readMigrations } from './migrate.ts';
 
 async function withDatabase(work: (db: Database) => Promise<void>): Promise<void> {
   const fresh = await freshDatabase();
-  const db = openDatabase(fresh.url);
+  const db = openDatabase(fresh.ownerUrl);
   try {
     await work(db);
   } finally {

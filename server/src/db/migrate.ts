@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Database } from './db.ts';
+import { openDatabase, type Database } from './db.ts';
 
 export interface Migration {
   readonly version: number;
@@ -48,4 +48,38 @@ export async function migrate(db: Database, migrations: readonly Migration[]): P
     });
   }
   return migrations.length;
+}
+
+/** Lays the tables out: as their owner, where that is another role than the server's, and then says what the server may do. */
+export async function layOut(
+  folder: string,
+  urls: { readonly server: string; readonly owner: string | null },
+): Promise<void> {
+  const db = openDatabase(urls.owner ?? urls.server);
+  try {
+    await migrate(db, readMigrations(folder));
+    if (urls.owner !== null) await grantServer(db, decodeURIComponent(new URL(urls.server).username));
+  } finally {
+    await db.close();
+  }
+}
+
+/** What only grows: the server's own role may add to these and read them. */
+const APPEND_ONLY = ['fact', 'sheet', 'migration'];
+
+/**
+ * What the server's own role may do, after the owner has laid the tables out: read all, add to all, change what is no record. It owns
+ * nothing, so that it can neither empty a table nor switch a guard off, whatever gets hold of it.
+ */
+export async function grantServer(owner: Database, role: string): Promise<void> {
+  const name = `"${role.replaceAll('"', '""')}"`;
+  await owner.transaction(async (tx) => {
+    // Two servers that start together would write the same rows of the catalogue.
+    await tx.query('select pg_advisory_xact_lock(727402)');
+    await tx.query(`grant usage on schema public to ${name}`);
+    await tx.query(`grant select, insert, update, delete on all tables in schema public to ${name}`);
+    await tx.query(`grant usage, select on all sequences in schema public to ${name}`);
+    await tx.query(`revoke update, delete on ${APPEND_ONLY.join(', ')} from ${name}`);
+    await tx.query(`revoke insert on migration from ${name}`);
+  });
 }

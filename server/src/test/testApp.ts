@@ -10,7 +10,7 @@ import type { FactInput, ShopFile } from '@calvetta/contract';
 import { createApp } from '../app.ts';
 import { createModel } from '../model/model.ts';
 import { openDatabase, type Database } from '../db/db.ts';
-import { migrate, readMigrations } from '../db/migrate.ts';
+import { layOut } from '../db/migrate.ts';
 import { startLive } from '../live/live.ts';
 
 /** For tests only: the real application on a database of its own, with a clock that the test holds. */
@@ -18,6 +18,8 @@ export interface TestApp {
   readonly base: string;
   readonly db: Database;
   readonly url: string;
+  /** Works on its database as the owner of the tables. */
+  asOwner<T>(work: (db: Database) => Promise<T>): Promise<T>;
   readonly clock: { nowMs: number };
   /** Fetches JSON: status and body. */
   call(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
@@ -35,25 +37,41 @@ export const AS_OF_MS = Date.parse('2026-03-05T18:45:00Z');
 export const MIGRATIONS = join(import.meta.dirname, '..', '..', 'migrations');
 const SCENARIO = join(import.meta.dirname, '..', '..', '..', 'demo', 'scenario', 'shop.json');
 
-export function clusterUrl(): string {
-  const url = process.env['DATABASE_URL'];
-  if (url === undefined) throw new Error('DATABASE_URL is not set: run the server tests with bin/test');
+function urlOf(variable: 'DATABASE_URL' | 'MIGRATE_URL'): string {
+  const url = process.env[variable];
+  if (url === undefined) throw new Error(`${variable} is not set: run the server tests with bin/test`);
   return url;
 }
 
-/** Creates an empty database in the tests' cluster; its url and how to drop it. */
-export async function freshDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+/** The same database as its owner reaches it. */
+function ownerUrlOf(url: string): string {
+  const owner = new URL(urlOf('MIGRATE_URL'));
+  owner.pathname = new URL(url).pathname;
+  return owner.href;
+}
+
+/** An empty database in the tests' cluster: as the server reaches it, as its owner does, and how to drop it. */
+export interface FreshDatabase {
+  readonly url: string;
+  readonly ownerUrl: string;
+  readonly drop: () => Promise<void>;
+}
+export async function freshDatabase(): Promise<FreshDatabase> {
   const name = `t_${randomUUID().replaceAll('-', '')}`;
   const admin = async (sql: string): Promise<void> => {
-    const client = new pg.Client({ connectionString: clusterUrl() });
+    const client = new pg.Client({ connectionString: urlOf('MIGRATE_URL') });
     await client.connect();
     await client.query(sql);
     await client.end();
   };
   await admin(`create database ${name}`);
-  const url = new URL(clusterUrl());
-  url.pathname = `/${name}`;
-  return { url: url.href, drop: () => admin(`drop database if exists ${name} with (force)`) };
+  const named = (variable: 'DATABASE_URL' | 'MIGRATE_URL'): string => {
+    const url = new URL(urlOf(variable));
+    url.pathname = `/${name}`;
+    return url.href;
+  };
+  const [url, ownerUrl] = [named('DATABASE_URL'), named('MIGRATE_URL')];
+  return { url, ownerUrl, drop: () => admin(`drop database if exists ${name} with (force)`) };
 }
 
 const ROUTED: readonly FactKind[] = ['surveyed', 'route-set'];
@@ -86,6 +104,8 @@ export function smallShop(): ShopFile {
 export async function startTestApp(
   options: {
     readonly url?: string;
+    /** Where that database is not laid out yet. */
+    readonly ownerUrl?: string;
     /** What is imported at the start; null for an empty database. */
     readonly shop?: ShopFile | null;
     /** The built page, for browser tests. */
@@ -100,7 +120,8 @@ export async function startTestApp(
   const { runsAheadMs } = options;
   const nowMs = (): number => (runsAheadMs === undefined ? clock.nowMs : Date.now() + runsAheadMs);
   const db = openDatabase(url);
-  await migrate(db, readMigrations(MIGRATIONS));
+  const owner = own?.ownerUrl ?? options.ownerUrl;
+  if (owner !== undefined) await layOut(MIGRATIONS, { server: url, owner });
   const log = pino({ level: 'silent' });
   const processId = randomUUID();
   const live = startLive(url, log);
@@ -129,6 +150,14 @@ export async function startTestApp(
     base,
     db,
     url,
+    async asOwner(work) {
+      const asOwner = openDatabase(owner ?? ownerUrlOf(url));
+      try {
+        return await work(asOwner);
+      } finally {
+        await asOwner.close();
+      }
+    },
     clock,
     call,
     post: (path, body) => call('POST', path, body),

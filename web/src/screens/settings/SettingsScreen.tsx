@@ -86,6 +86,14 @@ function Units() {
   );
 }
 
+function Download({ href, children }: { readonly href: string; readonly children: string }) {
+  return (
+    <a className="figure inline-flex min-h-11 items-center border border-ink/60 px-4" href={href} download>
+      {children}
+    </a>
+  );
+}
+
 function Data() {
   const shop = useShop();
   const show = useDialogs((s) => s.show);
@@ -96,14 +104,14 @@ function Data() {
         {shop.data?.name ?? ''} · times in {shop.data?.zone ?? ''}. Everything is yours, in open formats.
       </p>
       <p className="flex flex-wrap gap-3">
-        <a
-          className="figure inline-flex min-h-11 items-center border border-ink/60 px-4"
-          href="/api/export"
-          download
-        >
-          Whole shop as JSON
-        </a>
+        <Download href="/api/backup">Backup: everything in one file</Download>
+        <Download href="/api/export">Whole shop as JSON</Download>
         <Button onClick={() => show({ kind: 'import' })}>Import readings or a forecast</Button>
+      </p>
+      <p className="text-quiet">
+        Keep a backup off this machine. <span className="figure">bin/restore</span> puts it back; it checks
+        that not a row is missing or changed. The JSON is for reading and for other programs: no readings and
+        no forecast are in it.
       </p>
     </section>
   );

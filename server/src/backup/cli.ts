@@ -1,0 +1,64 @@
+import { createWriteStream } from 'node:fs';
+import { open, rename } from 'node:fs/promises';
+import { join } from 'node:path';
+import { openDatabase } from '../db/db.ts';
+import { grantServer, readMigrations } from '../db/migrate.ts';
+import { BadBackup, type BackupEnd } from './format.ts';
+import { readBackup } from './readBackup.ts';
+import { restoreBackup } from './restoreBackup.ts';
+import { writeBackup } from './writeBackup.ts';
+
+/**
+ * `write FILE` · `check FILE` · `restore FILE` · `hash`. Used by bin/backup and bin/restore; the database is OWNER_URL. Prints one line of
+ * what was done; ends with 1 and one line of what is wrong.
+ */
+const url = process.env['OWNER_URL'] ?? '';
+const [command = '', file = ''] = process.argv.slice(2);
+const said = (end: BackupEnd): string =>
+  `${Object.values(end.rows).reduce((a, n) => a + n, 0)} rows, ${end.rows['fact'] ?? 0} of them entries; hash ${end.sha256}`;
+
+async function write(): Promise<string> {
+  const db = openDatabase(url);
+  try {
+    const part = `${file}.part`;
+    const end = await writeBackup(db, createWriteStream(part), Date.now());
+    const handle = await open(part, 'r+');
+    await handle.sync();
+    await handle.close();
+    // Under its name only when it is whole and can be read back.
+    const back = await readBackup(part, () => Promise.resolve());
+    if (back.end.sha256 !== end.sha256) throw new BadBackup('what was read back is not what was written');
+    await rename(part, file);
+    return said(end);
+  } finally {
+    await db.close();
+  }
+}
+
+async function restore(): Promise<string> {
+  const db = openDatabase(url);
+  try {
+    const { end } = await restoreBackup(
+      db,
+      readMigrations(join(import.meta.dirname, '..', '..', 'migrations')),
+      file,
+    );
+    const server = process.env['SERVER_ROLE'];
+    if (server !== undefined) await grantServer(db, server);
+    return said(end);
+  } finally {
+    await db.close();
+  }
+}
+
+const check = async (): Promise<string> => said((await readBackup(file, () => Promise.resolve())).end);
+
+const COMMANDS: Readonly<Record<string, () => Promise<string>>> = { write, check, restore };
+try {
+  const run = COMMANDS[command];
+  if (!run || file === '') throw new BadBackup('write FILE, check FILE or restore FILE');
+  console.log(await run());
+} catch (error) {
+  console.error(error instanceof Error ? error.message : String(error));
+  process.exit(1);
+}
