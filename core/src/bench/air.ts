@@ -91,6 +91,24 @@ export function fitSpans(
   return mergeSpans(fit);
 }
 
+const fitByTrack = new WeakMap<readonly SurfaceStretch[], Map<string, readonly Span[]>>();
+
+/** The same for a sheet's limits, worked out once for all parts that share the track. */
+export function fitSpansOnce(
+  track: readonly SurfaceStretch[],
+  sheet: ProductSheet,
+  fromMs: number,
+  toMs: number,
+): readonly Span[] {
+  let known = fitByTrack.get(track);
+  if (!known) fitByTrack.set(track, (known = new Map<string, readonly Span[]>()));
+  const limits = limitsOf(sheet);
+  const key = `${Object.values(limits).join(',')}#${fromMs}#${toMs}`;
+  let spans = known.get(key);
+  if (!spans) known.set(key, (spans = fitSpans(track, limits, fromMs, toMs)));
+  return spans;
+}
+
 /** What is left of a span of the forecast when the fit is taken out: drawn behind ribbons as "air unfit". */
 export function unfitSpans(fit: readonly Span[], fromMs: number, toMs: number): Span[] {
   const out: Span[] = [];
@@ -149,8 +167,8 @@ export interface Residence extends Span {
 export function airAlong(
   stays: readonly Residence[],
   airOf: (placeId: string) => readonly AirStretch[],
-): AirStretch[] {
-  if (stays.length === 1) return [...airOf(stays[0]!.placeId)];
+): readonly AirStretch[] {
+  if (stays.length === 1) return airOf(stays[0]!.placeId);
   const out: AirStretch[] = [];
   for (const stay of stays) {
     for (const s of airOf(stay.placeId)) {

@@ -7,7 +7,7 @@ import type { OwnReading, SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import {
   conditionsNow,
-  fitSpans,
+  fitSpansOnce,
   holdsUntilTouch,
   limitsOf,
   type PlaceNow,
@@ -67,14 +67,8 @@ export interface PartState {
 export function derivePart(part: PartInput, shop: ShopInput): PartState {
   const facts = standingFacts(part.facts);
   const conditions = conditionsNow(part.place, part.track, part.own, shop.nowMs);
-  const fitCache = new Map<string, readonly Span[]>();
-  const fitFor = (sheet: ProductSheet): readonly Span[] => {
-    const known = fitCache.get(sheet.sheetId);
-    if (known) return known;
-    const spans = fitSpans(part.track, limitsOf(sheet), shop.nowMs, shop.forecastEndMs);
-    fitCache.set(sheet.sheetId, spans);
-    return spans;
-  };
+  const fitFor = (sheet: ProductSheet): readonly Span[] =>
+    fitSpansOnce(part.track, sheet, shop.nowMs, shop.forecastEndMs);
   const results = part.faces.map((face) => faceResult(part, shop, facts, conditions, face, fitFor));
   const headline = results.map((f) => f.headline).reduce(moreUrgent);
   const lead = results.find((f) => f.headline === headline)!;

@@ -8,7 +8,7 @@ import {
 } from '../part/thermal/track.ts';
 import { isCasting, type Substrate } from '../part/substrate.ts';
 import { ASSUMED_SPREAD_K } from '../air/track.ts';
-import type { Lean } from './clock.ts';
+import type { Lean } from './lean.ts';
 import type { Edge } from './windows.ts';
 
 /** How a bare face was last prepared. */

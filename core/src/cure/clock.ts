@@ -1,22 +1,8 @@
 import { HOUR_MS } from '../base/time.ts';
-import { ASSUMED_SPREAD_K } from '../air/track.ts';
 import { firstEndingAfter, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
 import { meanRate, type RateTable } from './rate.ts';
-
-/** How wrong a measured, lagged or forecast film temperature may be, K; an assumed one is ± ASSUMED_SPREAD_K. */
-export const EDGE_SPREAD_K = 2;
-
-/** Which temperature a clock is run on: as known, as cold as it may have been, or as warm. */
-export type Lean = 'nominal' | 'cold' | 'warm';
-
-/** The stretch's temperatures under a lean. Warm leans also take the air where it is warmer than the surface. */
-export function leanTemps(s: SurfaceStretch, lean: Lean): readonly [number, number] {
-  if (lean === 'nominal') return [s.fromC, s.toC];
-  const spread = s.source === 'assumed' ? ASSUMED_SPREAD_K : EDGE_SPREAD_K;
-  if (lean === 'cold') return [s.fromC - spread, s.toC - spread];
-  // The chord of the two end maxima lies above the maximum of two lines in between: never closes later than safe.
-  return [Math.max(s.fromC, s.airFromC) + spread, Math.max(s.toC, s.airToC) + spread];
-}
+import { gainedOver, leanTemps, type Lean } from './lean.ts';
+import { sumsOf } from './sums.ts';
 
 /** A person's test of a min-type stage on this film. */
 export interface StageTest {
@@ -51,7 +37,7 @@ export interface Crossing {
 
 /** Walks the film's temperature and finds when progress p reaches `target`: p = ∫ dt / t_stage(T(t)). */
 export function crossing(input: ClockInput, target: number): Crossing {
-  return walk(input, target, Number.POSITIVE_INFINITY);
+  return input.tests.length === 0 ? lookUp(input, target) : walk(input, target, Number.POSITIVE_INFINITY);
 }
 
 /** Progress at an instant, or null when unknown. Before the origin it is 0. */
@@ -61,6 +47,30 @@ export function progressAt(input: ClockInput, atMs: number): number | null {
   return end.isUnknown ? null : end.progress;
 }
 
+/** As `walk`, for a film that nobody tested: by the track's sums. */
+function lookUp(input: ClockInput, target: number): Crossing {
+  const { track, table, lean, t0Ms } = input;
+  const scale = input.speedBy / input.slowBy;
+  const unknown = (progress: number): Crossing => ({ atMs: null, isUnknown: true, progress });
+  const first = firstEndingAfter(track, t0Ms);
+  const begun = track[first];
+  if (!begun || begun.fromMs > t0Ms + 1) return unknown(0);
+  const s = sliceSurface(begun, Math.max(begun.fromMs, t0Ms), begun.toMs);
+  const gained = advance(s, table, lean, scale);
+  if (gained < 0) return unknown(0);
+  if (gained >= target)
+    return { atMs: solve(s, table, lean, scale, target), isUnknown: false, progress: target };
+  const sums = sumsOf(track, table, lean);
+  const last = sums.reaching(first + 1, (target - gained) / scale);
+  const broken = sums.breakIn(first + 1, Math.min(last + 1, track.length));
+  const end = broken < 0 ? last : broken;
+  const p = gained + sums.between(first + 1, end) * scale;
+  if (broken >= 0) return unknown(p);
+  if (last === track.length) return { atMs: null, isUnknown: false, progress: p };
+  return { atMs: solve(track[last]!, table, lean, scale, target - p), isUnknown: false, progress: target };
+}
+
+/** Step by step, stopping at each test: what a test showed or denied changes the progress from there on. */
 function walk(input: ClockInput, target: number, untilMs: number): Crossing {
   const { track, tests, table, lean } = input;
   const scale = input.speedBy / input.slowBy;
@@ -100,11 +110,10 @@ function walk(input: ClockInput, target: number, untilMs: number): Crossing {
   return { atMs: null, isUnknown, progress: p };
 }
 
-/** Progress gained over one stretch, or negative when unknown. */
-export function advance(s: SurfaceStretch, table: RateTable, lean: Lean, scale: number): number {
-  const [fromC, toC] = leanTemps(s, lean);
-  const rate = meanRate(table, fromC, toC);
-  return rate < 0 ? rate : (rate * scale * (s.toMs - s.fromMs)) / HOUR_MS;
+/** The same at this film's own pace. */
+function advance(s: SurfaceStretch, table: RateTable, lean: Lean, scale: number): number {
+  const gained = gainedOver(s, table, lean);
+  return gained < 0 ? gained : gained * scale;
 }
 
 /** The instant inside a stretch at which `need` has been gained: bisection on the monotone integral, to a millisecond. */

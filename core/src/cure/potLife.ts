@@ -1,6 +1,7 @@
 import type { ProductSheet } from '../products/sheet.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
-import { crossing, type Lean } from './clock.ts';
+import { crossing } from './clock.ts';
+import type { Lean } from './lean.ts';
 import { stageTable } from './tables.ts';
 import { maxEdge, minEdge, type Edge } from './windows.ts';
 

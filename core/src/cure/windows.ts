@@ -1,7 +1,8 @@
 import { DAY_MS, HOUR_MS, type Span } from '../base/time.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Prep, WindowEdge, WindowInterval } from '../products/sheet.ts';
-import { crossing, type Crossing, type Lean, type StageTest } from './clock.ts';
+import { crossing, type Crossing, type StageTest } from './clock.ts';
+import type { Lean } from './lean.ts';
 import { edgeTable } from './tables.ts';
 
 /** A moment with its spread. `worstMs` is the safe one: the late one for an opening, the early one for a shutting. Null: not within the track. */

@@ -46,6 +46,8 @@ export interface Frame {
   readonly air: Map<string, PlaceAir>;
   readonly nights: readonly Span[];
   readonly sessions: readonly Span[];
+  /** Tracks of surfaces made so far, for parts that share one. */
+  readonly tracks: Map<string, readonly SurfaceStretch[]>;
 }
 
 export interface ReadyPart {
@@ -74,14 +76,8 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
   const fromMs = Math.max(frame.fromMs, neededFrom(standing, nowMs) - 5 * 1000 * (lag?.tauS ?? 0));
   const lagFit = own.length >= 12 ? fitLag(measuredSince(air, own[0]!.atMs, nowMs), own) : null;
   const isOutdoors = place?.exposure === 'outdoors';
-  const track = surfaceTrack({
-    air,
-    own,
-    fromMs,
-    toMs: frame.horizonMs,
-    tauS: lagFit?.tauS ?? lag?.tauS ?? null,
-    ...(isOutdoors ? { openSky: { nights: frame.nights, dropK: CLEAR_SKY_DROP_K } } : {}),
-  });
+  const tauS = lagFit?.tauS ?? lag?.tauS ?? null;
+  const track = trackOf(frame, { stays, air, own, tauS, fromMs, isOutdoors });
   const steps = routeOf(standing, shop.sheets) ?? shop.steps.get(row.partId) ?? [];
   return {
     row: { ...row, faceCount: facesWith(steps, row.faceCount) },
@@ -95,6 +91,40 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
     lagFit,
     place,
   };
+}
+
+interface TrackAsked {
+  readonly stays: readonly Residence[];
+  readonly air: readonly AirStretch[];
+  readonly own: readonly OwnReading[];
+  readonly tauS: number | null;
+  readonly fromMs: number;
+  readonly isOutdoors: boolean;
+}
+
+/**
+ * A part's own temperature. Parts that stood in the same places and are as quick to follow the air share one track, and with it
+ * every sum along it: it begins with the day, so that one begun a little earlier serves those after it. A part with readings of
+ * its own has a track of its own.
+ */
+function trackOf(frame: Frame, asked: TrackAsked): readonly SurfaceStretch[] {
+  const { stays, air, own, tauS, fromMs, isOutdoors } = asked;
+  const make = (beginMs: number): readonly SurfaceStretch[] =>
+    surfaceTrack({
+      air,
+      own,
+      fromMs: beginMs,
+      toMs: frame.horizonMs,
+      tauS,
+      ...(isOutdoors ? { openSky: { nights: frame.nights, dropK: CLEAR_SKY_DROP_K } } : {}),
+    });
+  if (own.length > 0) return make(fromMs);
+  const beginMs = Math.max(frame.fromMs, Math.floor(fromMs / DAY_MS) * DAY_MS);
+  const where = stays.map((s) => `${s.placeId}:${s.fromMs}:${s.toMs}`).join('|');
+  const key = `${beginMs}#${tauS}#${isOutdoors}#${where}`;
+  let track = frame.tracks.get(key);
+  if (!track) frame.tracks.set(key, (track = make(beginMs)));
+  return track;
 }
 
 function unwrap<T>(r: { ok: true; value: T } | { ok: false }): T | null {

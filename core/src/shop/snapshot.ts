@@ -118,6 +118,7 @@ function frameOf(shop: ShopState, data: AirData, nowMs: number): Frame {
     horizonMs,
     air,
     nights,
+    tracks: new Map(),
     sessions: sessionsAhead(shop.attendance, shop.workshop.zone, nowMs),
   };
 }

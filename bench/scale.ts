@@ -1,0 +1,179 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import type { BenchResponse, ShopFile } from '@calvetta/contract';
+import { factInput, freshDatabase, type FreshDatabase } from '../server/src/test/testApp.ts';
+import { openDatabase } from '../server/src/db/db.ts';
+import type { Line } from './print.ts';
+
+const ROOT = join(import.meta.dirname, '..');
+const DAYS = 14;
+const WRITES = 30;
+
+/** The server itself, as bin/demo starts it. */
+async function startServer(fresh: FreshDatabase): Promise<{ base: string; child: ChildProcess }> {
+  const child = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      NODE_OPTIONS: '',
+      DATABASE_URL: fresh.url,
+      MIGRATE_URL: fresh.ownerUrl,
+      PORT: '0',
+      LOG_LEVEL: 'warn',
+    },
+  });
+  const base = await new Promise<string>((done, fail) => {
+    let text = '';
+    child.stderr.on('data', (b: Buffer) => (text += b.toString()));
+    child.stdout.on('data', (b: Buffer) => {
+      text += b.toString();
+      const m = /listening (\d+)/.exec(text);
+      if (m) done(`http://127.0.0.1:${m[1]}`);
+    });
+    child.on('exit', (code) => fail(new Error(`the server ended with ${code}: ${text}`)));
+  });
+  return { base, child };
+}
+const post = async (url: string, body: unknown): Promise<void> => {
+  const r = await fetch(url, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json', 'X-Calvetta': '1' },
+    body: JSON.stringify(body),
+  });
+  if (!r.ok) throw new Error(`${url}: ${r.status} ${await r.text()}`);
+};
+
+/** The demo's parts with all that happened to them, again and again until there are `parts`; and `DAYS` of readings. */
+async function grow(fresh: FreshDatabase, parts: number): Promise<void> {
+  const db = openDatabase(fresh.ownerUrl);
+  const again = `md5(f.fact_id::text || '~' || k)::uuid`;
+  const { rows } = await db.query<{ n: number }>('select count(*)::int as n from part');
+  const times = Math.ceil(parts / rows[0]!.n) - 1;
+  await db.transaction(async (tx) => {
+    await tx.query('set local statement_timeout = 0');
+    await tx.query(
+      `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq)
+       select workshop_id, part_id || '~' || k, assembly_id, left(name, 100) || ' ' || k, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, null, seq + 10000 * k
+       from part, generate_series(1, $1::int) k order by k, seq limit $2`,
+      [times, parts - rows[0]!.n],
+    );
+    await tx.query(
+      `insert into fact (workshop_id, fact_id, subject, kind, part_id, face, happened_at, ended_at, recorded_at, person_id, device_id, supersedes, body, evidence)
+       select f.workshop_id, ${again}, f.subject, f.kind, f.part_id || '~' || k, f.face, f.happened_at, f.ended_at, f.recorded_at, f.person_id, f.device_id,
+         md5(f.supersedes::text || '~' || k)::uuid,
+         case when f.body ? 'over' then f.body || jsonb_build_object('over', md5((f.body ->> 'over') || '~' || k)::uuid) else f.body end, f.evidence
+       from fact f, generate_series(1, $1::int) k
+       where f.subject = 'part' and exists (select 1 from part p where p.workshop_id = f.workshop_id and p.part_id = f.part_id || '~' || k) order by k, f.seq`,
+      [times],
+    );
+    await tx.query(
+      `insert into reading (workshop_id, probe_id, place_id, at, air_c, rh_pct, surface_c, by_hand)
+       select p.workshop_id, 'bench-' || p.place_id, p.place_id, date_trunc('second', now()) - (i * interval '1 minute'),
+         10 + 4 * sin(i / 230.0) + (i % 3) * 0.1, 60 + 10 * cos(i / 300.0), null, false
+       from place p, generate_series(0, $1::int) i on conflict do nothing`,
+      [DAYS * 1440],
+    );
+    await tx.query('delete from reading where by_hand');
+  });
+  await db.query('analyze');
+  await db.close();
+}
+
+export interface Scale {
+  readonly firstMs: number;
+  readonly answerKb: number;
+  readonly gzKb: number;
+  readonly seenP50Ms: number;
+  readonly seenP95Ms: number;
+  readonly memoryMb: number;
+}
+const at = (list: readonly number[], p: number): number =>
+  [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * p))]!;
+
+/** A write of one page until another that listens has it on its Bench. */
+async function seen(base: string): Promise<number[]> {
+  const lines = (await fetch(`${base}/api/live`)).body!.getReader();
+  let told = (): void => undefined;
+  const listening = (async () => {
+    for (;;) {
+      const { done, value } = await lines.read();
+      if (done) return;
+      if (Buffer.from(value).toString().includes('"facts"')) told();
+    }
+  })();
+  const times: number[] = [];
+  for (let i = 0; i < WRITES; i++) {
+    const word = new Promise<void>((resolve) => (told = resolve));
+    const start = performance.now();
+    const now = new Date().toISOString();
+    await post(`${base}/api/facts`, {
+      facts: [factInput('noted', 'quarry.main-frame-left', 0, { text: `${i}` }, { happenedAt: now })],
+    });
+    await word;
+    await (await fetch(`${base}/api/bench`)).text();
+    times.push(performance.now() - start);
+    await new Promise((done) => setTimeout(done, 200));
+  }
+  await lines.cancel();
+  await listening;
+  return times;
+}
+
+async function memoryMb(child: ChildProcess): Promise<number> {
+  const status = readFileSync(`/proc/${child.pid}/status`, 'utf8');
+  return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024;
+}
+
+export async function measureScale(parts: number): Promise<Scale> {
+  const fresh = await freshDatabase();
+  try {
+    const whole = JSON.parse(readFileSync(join(ROOT, 'demo', 'scenario', 'shop.json'), 'utf8')) as ShopFile;
+    const first = await startServer(fresh);
+    await post(`${first.base}/api/import/shop?shift=now`, whole);
+    first.child.removeAllListeners('exit').kill('SIGTERM');
+    await new Promise((done) => first.child.on('close', done));
+    await grow(fresh, parts);
+    const { base, child } = await startServer(fresh);
+    try {
+      const start = performance.now();
+      const text = await (await fetch(`${base}/api/bench`)).text();
+      const firstMs = performance.now() - start;
+      if ((JSON.parse(text) as BenchResponse).partCount !== parts) throw new Error('not the parts that were asked for');
+      const times = await seen(base);
+      return {
+        firstMs,
+        answerKb: text.length / 1000,
+        gzKb: gzipSync(text).length / 1000,
+        seenP50Ms: at(times, 0.5),
+        seenP95Ms: at(times, 0.95),
+        memoryMb: await memoryMb(child),
+      };
+    } finally {
+      child.removeAllListeners('exit').kill('SIGKILL');
+    }
+  } finally {
+    await fresh.drop();
+  }
+}
+
+const SIZES = [400, 2_000, 4_000];
+const show = (s: Scale): string =>
+  `first answer ${s.firstMs.toFixed(0)} ms, Bench ${s.answerKb.toFixed(0)} kB (${s.gzKb.toFixed(0)} gz), seen p50 ${s.seenP50Ms.toFixed(0)} p95 ${s.seenP95Ms.toFixed(0)} ms, memory ${s.memoryMb.toFixed(0)} MB`;
+
+/** The same shop at 400, 2 000 and 4 000 parts; how each figure grows from the first to the last (1: with the parts). */
+export async function benchScale(): Promise<Line[]> {
+  const all: Scale[] = [];
+  for (const n of SIZES) all.push(await measureScale(n));
+  const [small, large] = [all[0]!, all[all.length - 1]!];
+  const growth = (key: keyof Scale): string =>
+    `${(large[key] / small[key]).toFixed(1)} × (exponent ${(Math.log(large[key] / small[key]) / Math.log(SIZES[SIZES.length - 1]! / SIZES[0]!)).toFixed(2)})`;
+  return [
+    ...all.map((s, i) => ({ what: i === 0 ? `baseline: ${SIZES[i]} parts` : `${SIZES[i]} parts`, value: show(s) })),
+    {
+      what: '4 000 against 400',
+      value: `first answer ${growth('firstMs')}, seen ${growth('seenP95Ms')}, memory ${growth('memoryMb')}`,
+    },
+  ];
+}
