@@ -61,7 +61,7 @@ export interface TemplatesResponse {
 
 /** Said over SSE: only what changed. */
 export interface LiveMessage {
-  readonly topic: 'facts' | 'stock' | 'parts' | 'readings' | 'forecast' | 'entities' | 'import';
+  readonly topic: 'facts' | 'stock' | 'parts' | 'sheets' | 'readings' | 'forecast' | 'entities' | 'import';
   readonly partIds?: readonly string[];
   readonly placeIds?: readonly string[];
   readonly jobId?: string;

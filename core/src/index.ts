@@ -254,6 +254,7 @@ export {
   type CupView,
   type ShopRecord,
   type ShopState,
+  sheetsById,
   shopStateOf,
   shopRecordOf,
   groupBy,
@@ -266,7 +267,7 @@ export {
   type Snapshot,
   derivation,
   deriveShop,
-  rederiveParts,
+  rederivation,
   derivePartAt,
 } from './shop/snapshot.ts';
 export { shelfNow, colourFor } from './shop/shelf.ts';

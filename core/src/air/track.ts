@@ -1,5 +1,6 @@
 import { vapourHpa } from './humidity.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
+import { recent } from '../base/recent.ts';
 import type { AirReading } from './reading.ts';
 import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
 
@@ -123,12 +124,22 @@ export interface PlaceAirInput {
   readonly toMs: number;
 }
 
+/** Of a series that many moments ask about: worked out once. */
+const measuredOf = recent(
+  (readings: readonly Point[]): readonly AirStretch[] => stretchesFrom(thinPoints(readings), 'measured'),
+  64,
+);
+const medianOf = recent(
+  (readings: readonly Point[]) => weekMedian(readings, readings[readings.length - 1]?.atMs ?? 0),
+  64,
+);
+
 /**
  * The air of a place without holes: measured, else forecast, else assumed at the 7-day median (said so). The newest
  * reading holds until now when it is at most an hour old. Empty where nothing at all is known: then clocks are unknown.
  */
 export function placeAirTrack(input: PlaceAirInput): AirStretch[] {
-  const measured = stretchesFrom(thinPoints(input.readings), 'measured');
+  const measured = [...measuredOf(input.readings)];
   const newest = input.readings[input.readings.length - 1];
   if (newest && input.nowMs > newest.atMs && input.nowMs - newest.atMs <= JOIN_AIR_MS) {
     const v = vapour(newest);
@@ -143,7 +154,7 @@ export function placeAirTrack(input: PlaceAirInput): AirStretch[] {
     });
   }
   const withForecast = fillGaps(measured, input.forecast, input.fromMs, input.toMs);
-  const m = weekMedian(input.readings, newest?.atMs ?? input.nowMs);
+  const m = newest ? medianOf(input.readings) : null;
   if (!m) return withForecast;
   const assumed: AirStretch = {
     fromMs: input.fromMs,

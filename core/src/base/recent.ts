@@ -16,3 +16,16 @@ export function recent<K extends object, V>(workOut: (key: K) => V, keep = 8): (
     return value;
   };
 }
+
+/** The same by a key in words, for what is worked out of several things at once. */
+export function recentByKey<V>(keep = 8): (key: string, workOut: () => V) => V {
+  const known = new Map<string, V>();
+  return (key, workOut) => {
+    const there = known.get(key);
+    if (there !== undefined) return there;
+    const value = workOut();
+    known.set(key, value);
+    if (known.size > keep) known.delete(known.keys().next().value!);
+    return value;
+  };
+}

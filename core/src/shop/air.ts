@@ -1,6 +1,7 @@
 import { vapourHpa } from '../air/humidity.ts';
 import { dropStuckRuns, readingTrust, type AirReading, type ReadingTrust } from '../air/reading.ts';
 import { placeAirTrack } from '../air/track.ts';
+import { recent } from '../base/recent.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
 import type { PlaceNow } from '../bench/air.ts';
 import {
@@ -53,7 +54,7 @@ export function placeAir(
   nowMs: number,
   toMs: number,
 ): PlaceAir {
-  const good = oneSeries(readings.thinned.filter((r) => r.atMs <= nowMs));
+  const good = seriesUntil(readings.thinned, nowMs);
   const now = speakingNow(
     readings.recent.filter((r) => r.atMs <= nowMs),
     good,
@@ -67,6 +68,13 @@ export function placeAir(
     track: placeAirTrack({ readings: good, forecast, fromMs, nowMs, toMs }),
     now,
   };
+}
+
+const seriesOf = recent(oneSeries, 64);
+/** The series until now: worked out once for readings that all came before it, as they do but for what-ifs. */
+function seriesUntil(thinned: readonly AirReading[], nowMs: number): readonly AirReading[] {
+  const isPast = (r: AirReading): boolean => r.atMs <= nowMs;
+  return thinned.every(isPast) ? seriesOf(thinned) : oneSeries(thinned.filter(isPast));
 }
 
 function byProbe(readings: readonly AirReading[]): AirReading[][] {

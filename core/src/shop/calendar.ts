@@ -1,4 +1,5 @@
 import { DAY_MS, mergeSpans, type Span } from '../base/time.ts';
+import { recent, recentByKey } from '../base/recent.ts';
 import { addDays, instantOf, isoDay, localDay, weekdayOf, type LocalDay } from '../base/zone.ts';
 
 /** Night, for shading and for open-sky cooling: 20:00 to 06:00 by the shop's clock. */
@@ -7,17 +8,21 @@ const NIGHT_TO_H = 6;
 
 /** Nights between two instants, by the workshop's zone: a clock change makes one night an hour longer or shorter. */
 export function nightsBetween(zone: string, fromMs: number, toMs: number): Span[] {
-  const out: Span[] = [];
-  let day = addDays(localDay(zone, fromMs), -1);
-  for (; instantOf(zone, day, 0) < toMs; day = addDays(day, 1)) {
-    const span = {
-      fromMs: instantOf(zone, day, NIGHT_FROM_H),
-      toMs: instantOf(zone, addDays(day, 1), NIGHT_TO_H),
-    };
-    if (span.toMs > fromMs && span.fromMs < toMs) out.push(span);
-  }
-  return out;
+  const first = addDays(localDay(zone, fromMs), -1);
+  const last = localDay(zone, toMs);
+  const all = nightsOf(`${zone}|${isoDay(first)}|${isoDay(last)}`, () => {
+    const out: Span[] = [];
+    for (let day = first; isoDay(day) <= isoDay(last); day = addDays(day, 1))
+      out.push({
+        fromMs: instantOf(zone, day, NIGHT_FROM_H),
+        toMs: instantOf(zone, addDays(day, 1), NIGHT_TO_H),
+      });
+    return out;
+  });
+  return all.filter((s) => s.toMs > fromMs && s.fromMs < toMs);
 }
+/** Days by a zone's clock cost more than all else that a moment is made of, and change once a day. */
+const nightsOf = recentByKey<Span[]>();
 
 /** When people are usually there, by the shop's clock: `09:30`. Weekdays are 1 Monday … 7 Sunday. */
 export interface Attendance {
@@ -32,8 +37,16 @@ export interface Attendance {
 
 /** Sessions of the coming days: the weekly pattern with its exceptions. */
 export function sessionsAhead(attendance: Attendance, zone: string, nowMs: number, days = 21): Span[] {
-  const out: Span[] = [];
   const first = localDay(zone, nowMs - DAY_MS);
+  const all = sessionsOf(attendance)(`${zone}|${isoDay(first)}|${days}`, () =>
+    sessionsFrom(attendance, zone, first, days),
+  );
+  return mergeSpans(all.filter((s) => s.toMs > nowMs));
+}
+const sessionsOf = recent((_attendance: Attendance) => recentByKey<Span[]>());
+
+function sessionsFrom(attendance: Attendance, zone: string, first: LocalDay, days: number): Span[] {
+  const out: Span[] = [];
   for (let i = 0; i < days; i++) {
     const day = addDays(first, i);
     const date = isoDay(day);
@@ -45,7 +58,7 @@ export function sessionsAhead(attendance: Attendance, zone: string, nowMs: numbe
       : attendance.weekly.filter((w) => w.weekday === weekdayOf(day));
     for (const t of times) out.push({ fromMs: atTime(zone, day, t.from), toMs: atTime(zone, day, t.to) });
   }
-  return mergeSpans(out.filter((s) => s.toMs > nowMs));
+  return out;
 }
 
 function atTime(zone: string, day: LocalDay, time: string): number {

@@ -58,19 +58,20 @@ export function deriveShop(shop: ShopState, data: AirData, nowMs: number): Snaps
   }
 }
 
-/** The snapshot with some parts derived again from newer facts; the rest keeps its moment, seconds ago. */
-export function rederiveParts(
+/** The snapshot with some parts derived again from newer facts, a part at a time; the rest keeps its moment, seconds ago. */
+export function* rederivation(
   before: Snapshot,
   shop: ShopState,
   data: AirData,
   partIds: ReadonlySet<string>,
   nowMs: number,
-): Snapshot {
+): Generator<void, Snapshot> {
   const frame = frameOf(shop, data, nowMs);
   const parts = new Map<string, DerivedPart>();
   for (const row of shop.parts) {
     const known = partIds.has(row.partId) ? undefined : before.parts.get(row.partId);
     parts.set(row.partId, known ?? finish(frame, readyPart(frame, row), before.speeds));
+    if (!known) yield;
   }
   return { ...snapshotOf(frame, before.speeds, parts), nowMs: before.nowMs };
 }

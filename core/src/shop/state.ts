@@ -126,10 +126,13 @@ export interface ShopState extends Omit<ShopRecord, 'sheets' | 'steps' | 'facts'
 
 export const shopStateOf = (record: ShopRecord): ShopState => ({
   ...record,
-  sheets: new Map(record.sheets.map((s) => [s.sheetId, s])),
+  sheets: sheetsById(record.sheets),
   steps: groupBy(record.steps, (s) => s.partId),
   facts: groupBy(record.facts, (f) => f.partId),
 });
+
+export const sheetsById = (sheets: readonly ProductSheet[]): Map<string, ProductSheet> =>
+  new Map(sheets.map((s) => [s.sheetId, s]));
 
 /** The state as it can be sent. */
 export const shopRecordOf = (state: ShopState): ShopRecord => ({

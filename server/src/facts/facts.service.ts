@@ -84,7 +84,7 @@ export async function recordFacts(
       seq === null
         ? null
         : {
-            topic: hasNewSheets ? 'entities' : 'facts',
+            topic: hasNewSheets ? 'sheets' : 'facts',
             partIds: [...new Set(stored.map((f) => f.partId))],
             seq,
           },

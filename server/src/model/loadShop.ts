@@ -1,4 +1,4 @@
-import { groupBy, type Fact, type ShopRecord, type ShopState } from '@calvetta/core';
+import { groupBy, sheetsById, type Fact, type ShopRecord, type ShopState } from '@calvetta/core';
 import type { Db } from '../db/db.ts';
 import { lastSeq, listFacts, listStock } from '../ledger/ledger.sql.ts';
 import { listCups, listPacks, listTins } from '../shelf/shelf.sql.ts';
@@ -75,29 +75,38 @@ export interface Stale {
   readonly stock: boolean;
   /** Parts and machines themselves, not what happened to them. */
   readonly rows: boolean;
+  readonly sheets: boolean;
 }
-export const NOTHING_STALE: Stale = { all: false, partIds: new Set(), stock: false, rows: false };
+export const NOTHING_STALE: Stale = {
+  all: false,
+  partIds: new Set(),
+  stock: false,
+  rows: false,
+  sheets: false,
+};
 export const ALL_STALE: Stale = { ...NOTHING_STALE, all: true };
-export const isStale = (s: Stale): boolean => s.all || s.stock || s.rows || s.partIds.size > 0;
+export const isStale = (s: Stale): boolean => s.all || s.stock || s.rows || s.sheets || s.partIds.size > 0;
 export const bothStale = (a: Stale, b: Stale): Stale => ({
   all: a.all || b.all,
   partIds: new Set([...a.partIds, ...b.partIds]),
   stock: a.stock || b.stock,
   rows: a.rows || b.rows,
+  sheets: a.sheets || b.sheets,
 });
 
 /** The shop with only what was written read again. */
 export async function reloadShop(db: Db, shop: ShopState, stale: Stale): Promise<ShopState> {
   const id = shop.workshop.workshopId;
   const partIds = [...stale.partIds];
-  const [facts, stock, rows] = await Promise.all([
+  const [facts, stock, rows, sheets] = await Promise.all([
     partIds.length > 0 ? listFacts(db, id, partIds) : [],
     stale.stock ? reloadStock(db, id) : {},
     stale.rows ? reloadRows(db, id) : {},
+    stale.sheets ? reloadSheets(db, id) : {},
   ]);
   const byPart = new Map<string, Fact[]>(partIds.map((partId) => [partId, []]));
   for (const f of facts) byPart.get(f.partId)?.push(f);
-  return { ...shop, ...stock, ...rows, facts: new Map([...shop.facts, ...byPart]) };
+  return { ...shop, ...stock, ...rows, ...sheets, facts: new Map([...shop.facts, ...byPart]) };
 }
 
 async function reloadRows(db: Db, id: string): Promise<Pick<ShopState, 'machines' | 'parts' | 'steps'>> {
@@ -108,6 +117,10 @@ async function reloadRows(db: Db, id: string): Promise<Pick<ShopState, 'machines
   ]);
   return { machines, parts, steps: groupBy(steps, (s) => s.partId) };
 }
+
+const reloadSheets = async (db: Db, id: string): Promise<Pick<ShopState, 'sheets'>> => ({
+  sheets: sheetsById(await listSheets(db, id)),
+});
 
 async function reloadStock(
   db: Db,

@@ -44,7 +44,7 @@ export function sheetsRoutes(deps: Deps): Router {
         () => insertSheet(tx, workshopId, sheet),
         () => findSheet(tx, workshopId, sheet.sheetId),
       );
-    const isNew = await write(deps, store, (done) => (done ? { topic: 'entities' } : null));
+    const isNew = await write(deps, store, (done) => (done ? { topic: 'sheets' } : null));
     if (isNew === null)
       throw invalidInput([
         { field: 'revision', code: 'taken', got: sheet.revision, accepts: 'a revision no other sheet has' },

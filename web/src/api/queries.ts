@@ -73,6 +73,8 @@ export function useLive(): void {
       const message = JSON.parse(event.data) as LiveMessage;
       if (message.topic === 'import') return;
       if (message.topic === 'entities') void client.invalidateQueries({ queryKey: KEYS.shop });
+      if (message.topic === 'entities' || message.topic === 'sheets')
+        void client.invalidateQueries({ queryKey: KEYS.sheets });
       soon(message.topic === 'readings' || message.topic === 'forecast' ? 4000 : 30);
     };
     // What happened before the line was there, or while it was down, is asked for now.

@@ -1,0 +1,110 @@
+import { derivation, rederivation, type ShopState, type Snapshot, type SnapshotSource } from '@calvetta/core';
+import { inTurns } from './inTurns.ts';
+import { bothNeeds, type Need } from './stale.ts';
+
+/** Older than this a snapshot is never served, not even while its successor is being derived. */
+const TOO_OLD_MS = 90_000;
+
+interface Sources {
+  readonly shop: () => Promise<ShopState | null>;
+  readonly air: (shop: ShopState) => Promise<SnapshotSource['air']>;
+  readonly nowMs: () => number;
+}
+
+/** The derived snapshot, kept as new as what was asked of it. */
+export function derivedStates(from: Sources) {
+  let current: Snapshot | null = null;
+  /** When the oldest of it was derived. */
+  let wholeMs = -Infinity;
+  let need: Need = { kind: 'all' };
+  let working: Promise<void> | null = null;
+  let renewing: Promise<void> | null = null;
+  /** Parts derived from what was written since the running renewal began: it does not know of them. */
+  let since: Need = null;
+  /** Counts what was asked for by writes; `done` is how far `current` has come. Whoever asks after a write sees it. */
+  let asked = 0;
+  let done = -1;
+
+  const whole = async (): Promise<Snapshot | null> => {
+    since = null;
+    const data = await from.shop();
+    return data && (await inTurns(derivation(data, await from.air(data), from.nowMs())));
+  };
+  const parts = async (before: Snapshot, partIds: ReadonlySet<string>): Promise<Snapshot | null> => {
+    const data = await from.shop();
+    return data && (await inTurns(rederivation(before, data, await from.air(data), partIds, from.nowMs())));
+  };
+
+  /** Everything again; what is written meanwhile goes its own way. Not waited for, but where nothing else will do. */
+  const renew = async (): Promise<void> => {
+    let next = await whole();
+    // What was derived meanwhile is newer than what this began with.
+    while (next && since !== null) {
+      const missed = since;
+      since = null;
+      next = missed.kind === 'all' ? await whole() : await parts(next, missed.partIds);
+    }
+    current = next;
+    wholeMs = next?.nowMs ?? -Infinity;
+  };
+  const startRenewal = (): Promise<void> => (renewing ??= renew().finally(() => (renewing = null)));
+
+  /** Brings `current` up to what was asked; whatever is asked meanwhile is taken up in the next round. */
+  const work = async (): Promise<void> => {
+    const [doing, upTo] = [need, asked];
+    need = null;
+    try {
+      if (doing?.kind === 'parts' && current) {
+        for (let before: Snapshot | null = null; current !== before;) {
+          before = current;
+          const next: Snapshot | null = before && (await parts(before, doing.partIds));
+          // A renewal that ended while this ran is the newer one: these go on top of it.
+          if (current === before) before = current = next;
+        }
+        // One that still runs does not know of them.
+        since = bothNeeds(since, doing);
+      } else {
+        // One that runs already may have read the shop before.
+        await renewing;
+        await startRenewal();
+      }
+      done = upTo;
+    } catch (error) {
+      need = bothNeeds(doing, need);
+      throw error;
+    }
+  };
+  const start = (): Promise<void> => (working ??= work().finally(() => (working = null)));
+  /** How old the oldest of `current` is; a clock that was set back makes it old too. */
+  const ageMs = (): number => (current === null ? Infinity : Math.abs(from.nowMs() - wholeMs));
+
+  return {
+    ageMs,
+    speeds: (): Snapshot['speeds'] => current?.speeds ?? new Map(),
+    /** The newest finished one that holds every write from before this call: neither writers that go on nor a renewal hold it up. */
+    async newest(): Promise<Snapshot | null> {
+      const wanted = asked;
+      while (done < wanted || ageMs() > TOO_OLD_MS) {
+        if (!working && (done >= wanted || need === null)) need = { kind: 'all' };
+        await start();
+        if (current === null && done >= wanted) return null;
+      }
+      return current;
+    },
+    renewSoon(): void {
+      if (!working) startRenewal().catch(() => undefined);
+    },
+    ask(what: Need): void {
+      asked += 1;
+      need = bothNeeds(need, what);
+    },
+    /** The parts that stand in these places; all, where that is not known. */
+    standingIn(placeIds: readonly string[] | undefined): Need {
+      if (!placeIds || !current) return { kind: 'all' };
+      const there = [...current.parts.values()].filter(
+        (p) => p.placeId !== null && placeIds.includes(p.placeId),
+      );
+      return { kind: 'parts', partIds: new Set(there.map((p) => p.row.partId)) };
+    },
+  };
+}

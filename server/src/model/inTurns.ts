@@ -1,0 +1,15 @@
+/** Longest slice of work before other requests get their turn. */
+const SLICE_MS = 12;
+const turn = (): Promise<void> => new Promise((done) => setImmediate(done));
+
+/** Drives a long derivation in slices, so that the server keeps answering. */
+export async function inTurns<T>(steps: Generator<void, T>): Promise<T> {
+  let sliceStart = performance.now();
+  for (;;) {
+    const next = steps.next();
+    if (next.done) return next.value;
+    if (performance.now() - sliceStart < SLICE_MS) continue;
+    await turn();
+    sliceStart = performance.now();
+  }
+}
