@@ -140,7 +140,8 @@ export async function measureScale(parts: number): Promise<Scale> {
       const start = performance.now();
       const text = await (await fetch(`${base}/api/bench`)).text();
       const firstMs = performance.now() - start;
-      if ((JSON.parse(text) as BenchResponse).partCount !== parts) throw new Error('not the parts that were asked for');
+      if ((JSON.parse(text) as BenchResponse).partCount !== parts)
+        throw new Error('not the parts that were asked for');
       const times = await seen(base);
       return {
         firstMs,
@@ -170,7 +171,10 @@ export async function benchScale(): Promise<Line[]> {
   const growth = (key: keyof Scale): string =>
     `${(large[key] / small[key]).toFixed(1)} × (exponent ${(Math.log(large[key] / small[key]) / Math.log(SIZES[SIZES.length - 1]! / SIZES[0]!)).toFixed(2)})`;
   return [
-    ...all.map((s, i) => ({ what: i === 0 ? `baseline: ${SIZES[i]} parts` : `${SIZES[i]} parts`, value: show(s) })),
+    ...all.map((s, i) => ({
+      what: i === 0 ? `baseline: ${SIZES[i]} parts` : `${SIZES[i]} parts`,
+      value: show(s),
+    })),
     {
       what: '4 000 against 400',
       value: `first answer ${growth('firstMs')}, seen ${growth('seenP95Ms')}, memory ${growth('memoryMb')}`,

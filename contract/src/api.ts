@@ -1,4 +1,5 @@
 import type {
+  BenchResponse,
   Fact,
   FactBodies,
   FactKind,
@@ -57,6 +58,15 @@ export interface SurveyTemplate {
 }
 export interface TemplatesResponse {
   readonly templates: readonly SurveyTemplate[];
+}
+
+/** The Bench to a page that says what it has (`?since=`): what changed, a hundred rows at most. */
+export interface BenchTick extends BenchResponse {
+  readonly version: string;
+  /** False: there is more; asked again with this version it comes. */
+  readonly isWhole: boolean;
+  /** Parts in motion, lost first; null: as before. */
+  readonly order: readonly string[] | null;
 }
 
 /** Said over SSE: only what changed. */

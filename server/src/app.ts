@@ -1,3 +1,4 @@
+import compression from 'compression';
 import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import { backupRoutes } from './backup/backup.routes.ts';
@@ -57,6 +58,13 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   app.use('/api', contentTypes(['/import/readings', '/import/forecast']));
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }), inBounds(PLAIN));
+  // Answers about a whole shop are large and repeat themselves; what is said as it happens is not held back for it.
+  app.use(
+    '/api',
+    compression({
+      filter: (req, res) => !req.originalUrl.startsWith('/api/live') && compression.filter(req, res),
+    }),
+  );
   app.use('/api', notOlder(deps));
   for (const router of routersOf(deps)) app.use('/api', router);
   app.use('/api', (req) => {

@@ -53,7 +53,9 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/live', 'Says what changed, as it changes', { answers: 'text/event-stream' }),
   get('/health', 'Whether the database answers'),
   get('/ping', 'The barest answer there is, to measure others by'),
-  get('/bench', 'Parts in motion, what is lost first at the top'),
+  get('/bench', 'Parts in motion, what is lost first at the top; with `since` only what has changed', {
+    query: ['since'],
+  }),
   get('/machines', 'Machines with their assemblies, parts and progress'),
   get('/source', 'All that is derived from, so that it can be derived without the server'),
   get('/parts/:partId', 'A part: windows, route, history, working'),

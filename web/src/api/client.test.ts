@@ -1,5 +1,5 @@
 import { afterEach, expect, it } from '@jest/globals';
-import { getBench, send } from './client.ts';
+import { getShop, send } from './client.ts';
 import { readingWrite } from '../record/write.ts';
 
 const real = globalThis.fetch;
@@ -13,11 +13,11 @@ it('what is read after a write names the last entry that is known to be stored',
     return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(answers.shift()) });
   }) as typeof fetch;
   const write = readingWrite('shed', { at: '2026-03-05T18:00:00Z', airC: 9, rhPct: 70 });
-  await getBench();
+  await getShop();
   await send(write);
-  await getBench();
+  await getShop();
   // The answer to something older does not take it back.
   await send(write);
-  await getBench();
+  await getShop();
   expect(asked).toEqual([undefined, undefined, '41', '41', '41']);
 });

@@ -1,6 +1,8 @@
 import {
   SEQ_HEADER,
-  type BenchResponse,
+  withTick,
+  type BenchHeld,
+  type BenchTick,
   type ErrorBody,
   type ImportJob,
   type LeftoverResponse,
@@ -83,7 +85,8 @@ export const mintToken = (probeId: string): Promise<{ readonly token: string }> 
   });
 
 export const getShop = (): Promise<ShopInfo> => call('/shop');
-export const getBench = (): Promise<BenchResponse> => call('/bench');
+export const getBench = async (held: BenchHeld | undefined): Promise<BenchHeld> =>
+  withTick(held, await call<BenchTick>(`/bench?since=${encodeURIComponent(held?.version ?? '')}`));
 export const getMachines = (): Promise<MachinesResponse> => call('/machines');
 export const getPart = (partId: string): Promise<PartDetail> => call(`/parts/${encodeURIComponent(partId)}`);
 export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>

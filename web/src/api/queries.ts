@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import type { LiveMessage } from '@calvetta/contract';
+import type { BenchHeld, LiveMessage } from '@calvetta/contract';
 import { DERIVED, KEYS } from './keys.ts';
 import { flushOutbox } from '../record/outbox.ts';
 import {
@@ -19,8 +19,14 @@ import {
 const RENEW_MS = 60_000;
 
 export const useShop = () => useQuery({ queryKey: KEYS.shop, queryFn: getShop, staleTime: 300_000 });
+/** A large Bench comes in pieces, the first screens first. */
+const NEXT_PIECE_MS = 150;
 export const useBench = () =>
-  useQuery({ queryKey: KEYS.bench, queryFn: getBench, refetchInterval: RENEW_MS });
+  useQuery({
+    queryKey: KEYS.bench,
+    queryFn: ({ client }) => getBench(client.getQueryData<BenchHeld>(KEYS.bench)),
+    refetchInterval: (query) => (query.state.data?.isWhole === false ? NEXT_PIECE_MS : RENEW_MS),
+  });
 export const useMachines = () =>
   useQuery({ queryKey: KEYS.machines, queryFn: getMachines, refetchInterval: RENEW_MS });
 export const usePart = (partId: string | null) =>

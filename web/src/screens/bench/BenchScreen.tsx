@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { BenchResponse, PartCard } from '@calvetta/contract';
 import { useBench } from '../../api/queries.ts';
@@ -7,6 +7,7 @@ import { AxisHead } from '../../drawings/AxisHead.tsx';
 import { useNowMs } from '../../state/clock.ts';
 import { useFocusPart } from '../../state/focusPart.ts';
 import { BENCH_HOURS, usePrefs } from '../../state/prefs.ts';
+import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { dayAndTime } from '../../ui/time.ts';
@@ -159,15 +160,8 @@ function Rows({ bench, rows, machine, change }: RowsProps) {
   const [ref, width] = useWidth();
   const axis = axisAround(nowMs, hours, width);
   // One scale for every section on the screen, so that thickness compares across rows.
-  const fullUm = Math.max(
-    120,
-    ...rows.map((r) =>
-      Math.max(
-        r.specifiedUm,
-        r.layers.reduce((sum, l) => sum + l.dftUm, 0),
-      ),
-    ),
-  );
+  const fullUm = useMemo(() => rows.reduce((most, r) => Math.max(most, thicknessUm(r)), 120), [rows]);
+  const [shown, setShown] = useState(ROWS_SHOWN);
   return (
     <div>
       <div
@@ -197,18 +191,35 @@ function Rows({ bench, rows, machine, change }: RowsProps) {
       </div>
       <div role="list" aria-label="Parts in motion, what is lost first at the top">
         {width > 0
-          ? rows.map((r) => (
-              <BenchRow
-                key={r.partId}
-                card={r}
-                bench={bench}
-                axis={axis}
-                fullUm={fullUm}
-                isNarrow={isNarrow}
-              />
-            ))
+          ? rows
+              .slice(0, shown)
+              .map((r) => (
+                <BenchRow
+                  key={r.partId}
+                  card={r}
+                  bench={bench}
+                  axis={axis}
+                  fullUm={fullUm}
+                  isNarrow={isNarrow}
+                />
+              ))
           : null}
       </div>
+      {rows.length > shown ? (
+        <p className="p-3">
+          <Button onClick={() => setShown(shown + ROWS_SHOWN)}>
+            Show {Math.min(ROWS_SHOWN, rows.length - shown)} more of {rows.length}
+          </Button>
+        </p>
+      ) : null}
     </div>
   );
 }
+
+/** Rows drawn at first: what is lost first is among them. */
+const ROWS_SHOWN = 100;
+const thicknessUm = (r: PartCard): number =>
+  Math.max(
+    r.specifiedUm,
+    r.layers.reduce((sum, l) => sum + l.dftUm, 0),
+  );

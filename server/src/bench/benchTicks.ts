@@ -1,0 +1,79 @@
+import { benchOf, type PartCard, type Snapshot } from '@calvetta/core';
+
+/** Rows in one answer: the first screens at once, the rest with the next. */
+export const ROWS_AT_ONCE = 100;
+/** Answers remembered, so that a page can ask for what has changed since its own. */
+const KEEP = 64;
+
+/** What a page has after an answer: rows as text, by part. Texts are shared between answers. */
+interface Had {
+  readonly order: readonly string[];
+  readonly rows: ReadonlyMap<string, string>;
+}
+
+const texts = new WeakMap<PartCard, string>();
+function textOf(card: PartCard): string {
+  let text = texts.get(card);
+  if (text === undefined) texts.set(card, (text = JSON.stringify(card)));
+  return text;
+}
+
+interface Worked {
+  /** Everything but the rows, as the inside of a JSON object. */
+  readonly head: string;
+  readonly order: readonly string[];
+  readonly rows: readonly (readonly [string, string])[];
+}
+const worked = new WeakMap<Snapshot, Worked>();
+function workedOf(snapshot: Snapshot): Worked {
+  let w = worked.get(snapshot);
+  if (!w) {
+    const { rows, ...head } = benchOf(snapshot);
+    w = {
+      head: JSON.stringify(head).slice(1, -1),
+      order: rows.map((r) => r.partId),
+      rows: rows.map((r) => [r.partId, textOf(r)] as const),
+    };
+    worked.set(snapshot, w);
+  }
+  return w;
+}
+
+const isSameOrder = (a: readonly string[], b: readonly string[]): boolean =>
+  a === b || (a.length === b.length && a.every((id, i) => id === b[i]));
+
+/** The Bench in pieces: what has changed since the answer that a page had, at most so many rows of it. */
+export function benchTicks(newId: () => string) {
+  const had = new Map<string, Had>();
+  return {
+    /** The answer to who had `since`; an answer nobody remembers, or an empty one, is none: everything is new. */
+    since(snapshot: Snapshot, since: string): string {
+      const { head, order, rows } = workedOf(snapshot);
+      const before = had.get(since);
+      const out: string[] = [];
+      const has = new Map<string, string>();
+      let left = 0;
+      for (const [partId, text] of rows) {
+        const old = before?.rows.get(partId);
+        if (old === text) has.set(partId, text);
+        else if (out.length < ROWS_AT_ONCE) {
+          out.push(text);
+          has.set(partId, text);
+        } else {
+          left += 1;
+          if (old !== undefined) has.set(partId, old);
+        }
+      }
+      const version = newId();
+      had.set(version, { order, rows: has });
+      if (had.size > KEEP) had.delete(had.keys().next().value!);
+      const isSame = before !== undefined && isSameOrder(before.order, order);
+      return `{${head},"version":${JSON.stringify(version)},"isWhole":${left === 0},"order":${isSame ? 'null' : JSON.stringify(order)},"rows":[${out.join(',')}]}`;
+    },
+    /** All of it in one piece. */
+    whole(snapshot: Snapshot): string {
+      const { head, rows } = workedOf(snapshot);
+      return `{${head},"rows":[${rows.map(([, text]) => text).join(',')}]}`;
+    },
+  };
+}
