@@ -7,6 +7,7 @@ import { benchClocks } from './clocks.ts';
 import { benchDewPoint } from './dewPoint.ts';
 import { benchHttp } from './http.ts';
 import { benchFirstScreen } from './firstScreen.ts';
+import { benchScale } from './scale.ts';
 import { benchShelf } from './shelf.ts';
 import { print } from './print.ts';
 
@@ -17,4 +18,7 @@ print('what a leftover can paint, and what to buy', await benchShelf());
 print('JavaScript of the first screen', benchFirstScreen());
 if (process.env['DATABASE_URL'] === undefined)
   console.log('GET /api/bench: skipped, DATABASE_URL is not set (use bin/bench)');
-else print('GET /api/bench: 400 parts, 1 million readings, 40 at a time', await benchHttp());
+else {
+  print('GET /api/bench: 400 parts, 1 million readings, 40 at a time', await benchHttp());
+  print('a shop that grows: 14 days of readings by the minute', await benchScale());
+}

@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import type { BenchResponse, ShopFile } from '@calvetta/contract';
+import type { BenchResponse, BenchTick, ShopFile } from '@calvetta/contract';
 import { factInput, freshDatabase, type FreshDatabase } from '../server/src/test/testApp.ts';
 import { openDatabase } from '../server/src/db/db.ts';
 import type { Line } from './print.ts';
@@ -87,13 +87,19 @@ export interface Scale {
   readonly gzKb: number;
   readonly seenP50Ms: number;
   readonly seenP95Ms: number;
+  /** Packed: what a page is sent after a write. */
+  readonly tickKb: number;
   readonly memoryMb: number;
 }
 const at = (list: readonly number[], p: number): number =>
   [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * p))]!;
 
 /** A write of one page until another that listens has it on its Bench. */
-async function seen(base: string): Promise<number[]> {
+async function seen(base: string): Promise<{ times: number[]; tickKb: number[] }> {
+  const tickKb: number[] = [];
+  let version = '';
+  for (let isWhole = false; !isWhole;)
+    ({ version, isWhole } = (await (await fetch(`${base}/api/bench?since=${version}`)).json()) as BenchTick);
   const lines = (await fetch(`${base}/api/live`)).body!.getReader();
   let told = (): void => undefined;
   const listening = (async () => {
@@ -112,16 +118,18 @@ async function seen(base: string): Promise<number[]> {
       facts: [factInput('noted', 'quarry.main-frame-left', 0, { text: `${i}` }, { happenedAt: now })],
     });
     await word;
-    await (await fetch(`${base}/api/bench`)).text();
+    const tick = (await (await fetch(`${base}/api/bench?since=${version}`)).json()) as BenchTick;
     times.push(performance.now() - start);
+    tickKb.push(gzipSync(JSON.stringify(tick)).length / 1000);
+    ({ version } = tick);
     await new Promise((done) => setTimeout(done, 200));
   }
   await lines.cancel();
   await listening;
-  return times;
+  return { times, tickKb };
 }
 
-async function memoryMb(child: ChildProcess): Promise<number> {
+function memoryMb(child: ChildProcess): number {
   const status = readFileSync(`/proc/${child.pid}/status`, 'utf8');
   return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024;
 }
@@ -138,18 +146,19 @@ export async function measureScale(parts: number): Promise<Scale> {
     const { base, child } = await startServer(fresh);
     try {
       const start = performance.now();
-      const text = await (await fetch(`${base}/api/bench`)).text();
+      const text = await (await fetch(`${base}/api/bench?since=`)).text();
       const firstMs = performance.now() - start;
       if ((JSON.parse(text) as BenchResponse).partCount !== parts)
         throw new Error('not the parts that were asked for');
-      const times = await seen(base);
+      const { times, tickKb } = await seen(base);
       return {
         firstMs,
         answerKb: text.length / 1000,
         gzKb: gzipSync(text).length / 1000,
         seenP50Ms: at(times, 0.5),
         seenP95Ms: at(times, 0.95),
-        memoryMb: await memoryMb(child),
+        tickKb: at(tickKb, 0.95),
+        memoryMb: memoryMb(child),
       };
     } finally {
       child.removeAllListeners('exit').kill('SIGKILL');
@@ -161,7 +170,7 @@ export async function measureScale(parts: number): Promise<Scale> {
 
 const SIZES = [400, 2_000, 4_000];
 const show = (s: Scale): string =>
-  `first answer ${s.firstMs.toFixed(0)} ms, Bench ${s.answerKb.toFixed(0)} kB (${s.gzKb.toFixed(0)} gz), seen p50 ${s.seenP50Ms.toFixed(0)} p95 ${s.seenP95Ms.toFixed(0)} ms, memory ${s.memoryMb.toFixed(0)} MB`;
+  `first answer ${s.firstMs.toFixed(0)} ms, Bench ${s.answerKb.toFixed(0)} kB (${s.gzKb.toFixed(0)} gz), tick ${s.tickKb.toFixed(1)} kB gz, seen p50 ${s.seenP50Ms.toFixed(0)} p95 ${s.seenP95Ms.toFixed(0)} ms, memory ${s.memoryMb.toFixed(0)} MB`;
 
 /** The same shop at 400, 2 000 and 4 000 parts; how each figure grows from the first to the last (1: with the parts). */
 export async function benchScale(): Promise<Line[]> {
