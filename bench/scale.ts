@@ -45,23 +45,28 @@ const post = async (url: string, body: unknown): Promise<void> => {
   if (!r.ok) throw new Error(`${url}: ${r.status} ${await r.text()}`);
 };
 
-/** The demo's parts with all that happened to them, again and again until there are `parts`; and `DAYS` of readings. */
+/**
+ * A shop that has gone on for years: the demo's parts with all that happened to them, and again the same work on other parts, each
+ * time some weeks earlier, until there are `parts`; no two of one mass. And `DAYS` of readings.
+ */
 async function grow(fresh: FreshDatabase, parts: number): Promise<void> {
   const db = openDatabase(fresh.ownerUrl);
   const again = `md5(f.fact_id::text || '~' || k)::uuid`;
   const { rows } = await db.query<{ n: number }>('select count(*)::int as n from part');
   const times = Math.ceil(parts / rows[0]!.n) - 1;
+  // Five years of it at four thousand parts.
+  const back = `k * interval '36 days'`;
   await db.transaction(async (tx) => {
     await tx.query('set local statement_timeout = 0');
     await tx.query(
       `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq)
-       select workshop_id, part_id || '~' || k, assembly_id, left(name, 100) || ' ' || k, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, null, seq + 10000 * k
+       select workshop_id, part_id || '~' || k, assembly_id, left(name, 100) || ' ' || k, substrate, mass_kg * (1 + k / 100.0), area_m2, thickness_mm, is_bright_metal, faces, colour_group, null, seq + 10000 * k
        from part, generate_series(1, $1::int) k order by k, seq limit $2`,
       [times, parts - rows[0]!.n],
     );
     await tx.query(
       `insert into fact (workshop_id, fact_id, subject, kind, part_id, face, happened_at, ended_at, recorded_at, person_id, device_id, supersedes, body, evidence)
-       select f.workshop_id, ${again}, f.subject, f.kind, f.part_id || '~' || k, f.face, f.happened_at, f.ended_at, f.recorded_at, f.person_id, f.device_id,
+       select f.workshop_id, ${again}, f.subject, f.kind, f.part_id || '~' || k, f.face, f.happened_at - ${back}, f.ended_at - ${back}, f.recorded_at - ${back}, f.person_id, f.device_id,
          md5(f.supersedes::text || '~' || k)::uuid,
          case when f.body ? 'over' then f.body || jsonb_build_object('over', md5((f.body ->> 'over') || '~' || k)::uuid) else f.body end, f.evidence
        from fact f, generate_series(1, $1::int) k
@@ -134,15 +139,20 @@ function memoryMb(child: ChildProcess): number {
   return Number(/VmRSS:\s+(\d+)/.exec(status)?.[1]) / 1024;
 }
 
+/** A shop of so many parts in a database of its own. */
+export async function prepare(fresh: FreshDatabase, parts: number): Promise<void> {
+  const whole = JSON.parse(readFileSync(join(ROOT, 'demo', 'scenario', 'shop.json'), 'utf8')) as ShopFile;
+  const first = await startServer(fresh);
+  await post(`${first.base}/api/import/shop?shift=now`, whole);
+  first.child.removeAllListeners('exit').kill('SIGTERM');
+  await new Promise((done) => first.child.on('close', done));
+  await grow(fresh, parts);
+}
+
 export async function measureScale(parts: number): Promise<Scale> {
   const fresh = await freshDatabase();
   try {
-    const whole = JSON.parse(readFileSync(join(ROOT, 'demo', 'scenario', 'shop.json'), 'utf8')) as ShopFile;
-    const first = await startServer(fresh);
-    await post(`${first.base}/api/import/shop?shift=now`, whole);
-    first.child.removeAllListeners('exit').kill('SIGTERM');
-    await new Promise((done) => first.child.on('close', done));
-    await grow(fresh, parts);
+    await prepare(fresh, parts);
     const { base, child } = await startServer(fresh);
     try {
       const start = performance.now();

@@ -270,7 +270,7 @@ export {
   rederivation,
   derivePartAt,
 } from './shop/snapshot.ts';
-export { shelfNow, colourFor } from './shop/shelf.ts';
+export { colourFor, mixById, shelfNow } from './shop/shelf.ts';
 export { type LeftoverWhy, type LeftoverView, type LeftoverResponse, leftoverFor } from './shop/leftover.ts';
 export { type JobGroup, jobGroups, type PartNeed, needOf, type JobTotal, totalOf } from './shop/job.ts';
 export { BATCH_MODES, type BatchMode, tinFor, tinsFor, workOut, type Worked } from './shop/batch.ts';

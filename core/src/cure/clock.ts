@@ -60,7 +60,7 @@ function lookUp(input: ClockInput, target: number): Crossing {
   if (gained < 0) return unknown(0);
   if (gained >= target)
     return { atMs: solve(s, table, lean, scale, target), isUnknown: false, progress: target };
-  const sums = sumsOf(track, table, lean);
+  const sums = sumsOf(track, table, lean, first + 1);
   const last = sums.reaching(first + 1, (target - gained) / scale);
   const broken = sums.breakIn(first + 1, Math.min(last + 1, track.length));
   const end = broken < 0 ? last : broken;

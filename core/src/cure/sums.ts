@@ -14,17 +14,29 @@ export class Sums {
   private readonly track: readonly SurfaceStretch[];
   private readonly table: RateTable;
   private readonly lean: Lean;
-  /** `before[i]`: gained over the stretches ahead of i, at the sheet's own pace. */
-  private readonly before: Float64Array;
-  private summed = 0;
+  /** `before[i]`: gained over the stretches ahead of i, at the sheet's own pace; from the first stretch that was asked about. */
+  private readonly before: number[] = [];
+  private readonly begin: number;
+  private summed: number;
   /** Ascending: no clock that began earlier runs past the beginning of these. */
   private readonly breaks: number[] = [];
 
-  constructor(track: readonly SurfaceStretch[], table: RateTable, lean: Lean) {
+  constructor(track: readonly SurfaceStretch[], table: RateTable, lean: Lean, begin: number) {
     this.track = track;
     this.table = table;
     this.lean = lean;
-    this.before = new Float64Array(track.length + 1);
+    this.begin = begin;
+    this.summed = begin;
+    this.before.push(0);
+  }
+
+  /** It holds what a clock asks that begins with this stretch. */
+  reachesBackTo(index: number): boolean {
+    return this.begin <= index;
+  }
+
+  private at(index: number): number {
+    return this.before[index - this.begin]!;
   }
 
   private sumTo(index: number): void {
@@ -34,7 +46,7 @@ export class Sums {
       const gain = gainedOver(s, this.table, this.lean);
       const hasGap = i > 0 && s.fromMs > this.track[i - 1]!.toMs + 1;
       if (gain < 0 || hasGap) this.breaks.push(i);
-      this.before[i + 1] = this.before[i]! + Math.max(0, gain);
+      this.before.push(this.at(i) + Math.max(0, gain));
     }
     this.summed = Math.max(this.summed, end);
   }
@@ -42,7 +54,7 @@ export class Sums {
   /** Gained over whole stretches, from one up to but not including another. */
   between(from: number, to: number): number {
     this.sumTo(to);
-    return this.before[to]! - this.before[from]!;
+    return this.at(to) - this.at(from);
   }
 
   /** The first stretch from `from` on, before `to`, that no clock runs into; −1 without one. */
@@ -61,15 +73,14 @@ export class Sums {
 
   /** The stretch, from `from` on, in which `need` has been gained; the track's length when it never is. */
   reaching(from: number, need: number): number {
-    const goal = (): number => this.before[from]! + need;
     this.sumTo(from);
-    while (this.summed < this.track.length && this.before[this.summed]! < goal())
-      this.sumTo(this.summed + AHEAD);
+    const goal = this.at(from) + need;
+    while (this.summed < this.track.length && this.at(this.summed) < goal) this.sumTo(this.summed + AHEAD);
     let low = from;
     let high = this.summed;
     while (low < high) {
       const mid = (low + high) >> 1;
-      if (this.before[mid + 1]! >= goal()) high = mid;
+      if (this.at(mid + 1) >= goal) high = mid;
       else low = mid + 1;
     }
     return low;
@@ -78,13 +89,13 @@ export class Sums {
 
 const shared = new WeakMap<readonly SurfaceStretch[], Map<RateTable, Map<Lean, Sums>>>();
 
-/** The sums of a track that are there already, else new ones. A track is never changed once it is made. */
-export function sumsOf(track: readonly SurfaceStretch[], table: RateTable, lean: Lean): Sums {
+/** The sums of a track that are there already and reach back to this stretch, else new ones. A track is never changed once it is made. */
+export function sumsOf(track: readonly SurfaceStretch[], table: RateTable, lean: Lean, begin: number): Sums {
   let byTable = shared.get(track);
   if (!byTable) shared.set(track, (byTable = new Map<RateTable, Map<Lean, Sums>>()));
   let byLean = byTable.get(table);
   if (!byLean) byTable.set(table, (byLean = new Map<Lean, Sums>()));
   let sums = byLean.get(lean);
-  if (!sums) byLean.set(lean, (sums = new Sums(track, table, lean)));
+  if (!sums?.reachesBackTo(begin)) byLean.set(lean, (sums = new Sums(track, table, lean, begin)));
   return sums;
 }

@@ -26,7 +26,6 @@ export interface DerivedPart {
   readonly facts: readonly Fact[];
   readonly steps: readonly RouteStepRow[];
   readonly planned: readonly PlannedCoat[];
-  readonly track: readonly SurfaceStretch[];
   readonly own: readonly OwnReading[];
   readonly lag: Lag | null;
   readonly lagFit: LagFit | null;
@@ -43,7 +42,7 @@ export interface Frame {
   readonly nowMs: number;
   readonly fromMs: number;
   readonly horizonMs: number;
-  readonly air: Map<string, PlaceAir>;
+  readonly air: ReadonlyMap<string, PlaceAir>;
   readonly nights: readonly Span[];
   readonly sessions: readonly Span[];
   /** Tracks of surfaces made so far, for parts that share one. */
@@ -73,10 +72,10 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
   const own = ownReadings(frame, row.partId, standing);
   const lag = place ? unwrap(lagOf({ ...row, brightMetal: row.isBrightMetal }, place.exposure)) : null;
   const air = airAlong(stays, (id) => frame.air.get(id)?.track ?? []);
-  const fromMs = Math.max(frame.fromMs, neededFrom(standing, nowMs) - 5 * 1000 * (lag?.tauS ?? 0));
+  const fromMs = beginOf(frame, standing, lag);
   const lagFit = own.length >= 12 ? fitLag(measuredSince(air, own[0]!.atMs, nowMs), own) : null;
   const isOutdoors = place?.exposure === 'outdoors';
-  const tauS = lagFit?.tauS ?? lag?.tauS ?? null;
+  const tauS = tauOf({ lag, lagFit });
   const track = trackOf(frame, { stays, air, own, tauS, fromMs, isOutdoors });
   const steps = routeOf(standing, shop.sheets) ?? shop.steps.get(row.partId) ?? [];
   return {
@@ -93,6 +92,9 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
   };
 }
 
+/** Tracks a derivation holds at once, for parts that may share them. */
+const TRACKS_KEPT = 64;
+
 interface TrackAsked {
   readonly stays: readonly Residence[];
   readonly air: readonly AirStretch[];
@@ -107,7 +109,10 @@ interface TrackAsked {
  * every sum along it: it begins with the day, so that one begun a little earlier serves those after it. A part with readings of
  * its own has a track of its own.
  */
-function trackOf(frame: Frame, asked: TrackAsked): readonly SurfaceStretch[] {
+function trackOf(
+  frame: Pick<Frame, 'tracks' | 'nights' | 'fromMs' | 'horizonMs'>,
+  asked: TrackAsked,
+): readonly SurfaceStretch[] {
   const { stays, air, own, tauS, fromMs, isOutdoors } = asked;
   const make = (beginMs: number): readonly SurfaceStretch[] =>
     surfaceTrack({
@@ -123,9 +128,42 @@ function trackOf(frame: Frame, asked: TrackAsked): readonly SurfaceStretch[] {
   const where = stays.map((s) => `${s.placeId}:${s.fromMs}:${s.toMs}`).join('|');
   const key = `${beginMs}#${tauS}#${isOutdoors}#${where}`;
   let track = frame.tracks.get(key);
-  if (!track) frame.tracks.set(key, (track = make(beginMs)));
+  if (!track) {
+    frame.tracks.set(key, (track = make(beginMs)));
+    if (frame.tracks.size > TRACKS_KEPT) frame.tracks.delete(frame.tracks.keys().next().value!);
+  }
   return track;
 }
+
+/** A part's own temperature over the clocks' reach, as its state was derived from. */
+export function surfaceOf(
+  shop: ShopState,
+  frame: Pick<Frame, 'air' | 'nights' | 'nowMs' | 'fromMs' | 'horizonMs'>,
+  part: DerivedPart,
+): readonly SurfaceStretch[] {
+  const standing = standingFacts(part.facts);
+  const stays = staysOf(standing, frame.fromMs, frame.horizonMs, frame.nowMs);
+  const place = shop.places.find((p) => p.placeId === part.placeId);
+  return trackOf(
+    { ...frame, tracks: new Map() },
+    {
+      stays,
+      air: airAlong(stays, (id) => frame.air.get(id)?.track ?? []),
+      own: part.own,
+      tauS: tauOf(part),
+      fromMs: beginOf(frame, standing, part.lag),
+      isOutdoors: place?.exposure === 'outdoors',
+    },
+  );
+}
+const tauOf = (p: Pick<DerivedPart, 'lag' | 'lagFit'>): number | null =>
+  p.lagFit?.tauS ?? p.lag?.tauS ?? null;
+/** Five time constants before anything asks for it: what the part was before is forgotten by then. */
+const beginOf = (
+  frame: Pick<Frame, 'fromMs' | 'nowMs'>,
+  standing: readonly Fact[],
+  lag: Lag | null,
+): number => Math.max(frame.fromMs, neededFrom(standing, frame.nowMs) - 5 * 1000 * (lag?.tauS ?? 0));
 
 function unwrap<T>(r: { ok: true; value: T } | { ok: false }): T | null {
   return r.ok ? r.value : null;
@@ -188,5 +226,7 @@ export function finish(frame: Frame, r: ReadyPart, speeds: Speeds): DerivedPart 
       speedOf: (productId) => speeds.get(productId)?.speedBy ?? 1,
     },
   );
-  return { ...r, state, placeId: r.place?.placeId ?? null };
+  const { row, facts, steps, planned, own, lag, lagFit } = r;
+  // Its track is not kept with it: thousands of parts would hold gigabytes of them. `surfaceOf` makes it again for one.
+  return { row, facts, steps, planned, own, lag, lagFit, state, placeId: r.place?.placeId ?? null };
 }

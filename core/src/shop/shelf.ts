@@ -42,11 +42,13 @@ export interface MixNow {
   readonly sheet: ProductSheet;
   readonly clock: MixClock;
 }
-/** The shelf at a snapshot's moment, derived from facts alone. */
-export interface ShelfNow {
+/** What happened to stock, up to a snapshot's moment: all that a coat or a cup asks about. */
+interface StockNow {
   readonly ledger: Ledger;
   readonly tins: readonly (TinNow & { readonly row: TinRow; readonly turn: number | null })[];
-  readonly mixes: readonly MixNow[];
+}
+/** The shelf at a snapshot's moment, derived from facts alone, with what every part still asks of it. */
+interface ShelfNow extends StockNow {
   readonly needs: readonly CoatNeed[];
   readonly lines: readonly StockLine[];
   readonly groups: readonly GroupCheck[];
@@ -56,18 +58,17 @@ export interface ShelfNow {
 
 /** Air taken for a need's thinner when nothing is measured: a heated booth. */
 const USUAL_AIR_C = 18;
-const derived = new WeakMap<Snapshot, ShelfNow>();
-
-export function shelfNow(snapshot: Snapshot): ShelfNow {
-  let shelf = derived.get(snapshot);
-  if (!shelf) {
-    shelf = derive(snapshot);
-    derived.set(snapshot, shelf);
-  }
-  return shelf;
+/** Worked out once a snapshot, and only where it is asked for: the needs of every part are none of a cup's business. */
+function oncePer<V>(workOut: (snapshot: Snapshot) => V): (snapshot: Snapshot) => V {
+  const known = new WeakMap<Snapshot, { readonly value: V }>();
+  return (snapshot) => {
+    let found = known.get(snapshot);
+    if (!found) known.set(snapshot, (found = { value: workOut(snapshot) }));
+    return found.value;
+  };
 }
 
-function derive(snapshot: Snapshot): ShelfNow {
+export const stockNow = oncePer((snapshot: Snapshot): StockNow => {
   const { shop, nowMs } = snapshot;
   const ledger = ledgerOf(shop.tins, standingStock(shop.stock), coatUses(snapshot));
   const tins = shop.tins.map((row): TinNow & { row: TinRow } => {
@@ -83,20 +84,25 @@ function derive(snapshot: Snapshot): ShelfNow {
       isBinned: state?.isBinned ?? false,
     };
   });
+  return { ledger, tins: withTurns(tins, nowMs) };
+});
+
+export const shelfNow = oncePer((snapshot: Snapshot): ShelfNow => {
+  const { shop, nowMs } = snapshot;
+  const { ledger, tins } = stockNow(snapshot);
   const needs = [...snapshot.parts.values()].flatMap((p) => needsOf(snapshot, p));
   const mixOf = (productId: string): ProductMix => productMix(productTraits(snapshot, productId));
   const products = [...new Set(shop.tins.map((t) => t.productId))];
   return {
     ledger,
-    tins: withTurns(tins, nowMs),
-    mixes: [...ledger.mixes.values()].flatMap((state) => mixNow(snapshot, state) ?? []),
+    tins,
     needs,
     lines: stockLines(needs, tins, mixOf, nowMs),
     groups: groupChecks(needs, tins, mixOf, nowMs),
     mixedGroups: mixedGroups([...snapshot.parts.values()].flatMap((p) => finishesOn(snapshot, p, ledger))),
     hardeners: products.flatMap((id) => hardenerTrouble(tins, id, mixOf(id).bPerA, nowMs) ?? []),
   };
-}
+});
 
 export function productTraits(snapshot: Snapshot, productId: string): SheetTraits {
   const sheet = newestSheet(snapshot.shop.sheets.values(), productId);
@@ -127,37 +133,52 @@ function withTurns<T extends TinNow>(
 }
 
 /** Coats that name a mix, with the paint their film holds: as measured where the coat is still on, else as logged. */
-function coatUses(snapshot: Snapshot): CoatUse[] {
-  return [...snapshot.parts.values()].flatMap((p) => {
-    const measured = new Map(
-      p.state.faces.flatMap((f) => f.coats.map((c) => [`${c.factId} ${f.face}`, c.measuredUm] as const)),
-    );
-    return ofKind(standingFacts(p.facts), 'coated').flatMap((f): CoatUse[] => {
-      const { mixId, usedMl, sheetId, dftUm } = f.body;
-      const sheet = snapshot.shop.sheets.get(sheetId);
-      if (mixId === undefined || usedMl === undefined || !sheet) return [];
-      const faces = p.state.faces.map((x) => x.face).filter((x) => f.face === null || x === f.face);
-      const faceM2 = p.row.areaM2 === null ? null : p.row.areaM2 / p.row.faceCount;
-      const films = faces.map((x) => measured.get(`${f.factId} ${x}`) ?? null);
-      const isMeasured = films.every((x) => x !== null);
-      const ml = films.reduce<number>((s, x) => s + filmMl(faceM2 ?? 0, x ?? dftUm, sheet.vsPct), 0);
-      return [
-        {
-          factId: f.factId,
-          partId: f.partId,
-          atMs: originMs(f),
-          mixId,
-          usedMl,
-          filmMl: faceM2 === null ? null : ml,
-          isMeasured: isMeasured && faceM2 !== null,
-        },
-      ];
-    });
+const coatUses = (snapshot: Snapshot): CoatUse[] =>
+  [...snapshot.parts.values()].flatMap((p) => usesOnce(p, snapshot.shop.sheets));
+
+const usesByPart = new WeakMap<DerivedPart, readonly CoatUse[]>();
+/** A part's own, kept with it: a write to one part leaves those of the others as they are. A coat's sheet never changes. */
+function usesOnce(p: DerivedPart, sheets: Snapshot['shop']['sheets']): readonly CoatUse[] {
+  let uses = usesByPart.get(p);
+  if (!uses) usesByPart.set(p, (uses = usesOf(p, sheets)));
+  return uses;
+}
+
+function usesOf(p: DerivedPart, sheets: Snapshot['shop']['sheets']): CoatUse[] {
+  const measured = new Map(
+    p.state.faces.flatMap((f) => f.coats.map((c) => [`${c.factId} ${f.face}`, c.measuredUm] as const)),
+  );
+  return ofKind(standingFacts(p.facts), 'coated').flatMap((f): CoatUse[] => {
+    const { mixId, usedMl, sheetId, dftUm } = f.body;
+    const sheet = sheets.get(sheetId);
+    if (mixId === undefined || usedMl === undefined || !sheet) return [];
+    const faces = p.state.faces.map((x) => x.face).filter((x) => f.face === null || x === f.face);
+    const faceM2 = p.row.areaM2 === null ? null : p.row.areaM2 / p.row.faceCount;
+    const films = faces.map((x) => measured.get(`${f.factId} ${x}`) ?? null);
+    const isMeasured = films.every((x) => x !== null);
+    const ml = films.reduce<number>((s, x) => s + filmMl(faceM2 ?? 0, x ?? dftUm, sheet.vsPct), 0);
+    return [
+      {
+        factId: f.factId,
+        partId: f.partId,
+        atMs: originMs(f),
+        mixId,
+        usedMl,
+        filmMl: faceM2 === null ? null : ml,
+        isMeasured: isMeasured && faceM2 !== null,
+      },
+    ];
   });
 }
 
+/** A mix by its id, with its clock; null when there is none, or none of a sheet that is here. */
+export function mixById(snapshot: Snapshot, mixId: string): MixNow | null {
+  const state = stockNow(snapshot).ledger.mixes.get(mixId);
+  return state ? mixNow(snapshot, state) : null;
+}
+
 /** The mix's own clock, on the air of the place it stands in. */
-function mixNow(snapshot: Snapshot, state: MixState): MixNow | null {
+export function mixNow(snapshot: Snapshot, state: MixState): MixNow | null {
   const { body, happenedAtMs } = state.fact;
   const sheet = snapshot.shop.sheets.get(body.sheetId);
   if (!sheet) return null;

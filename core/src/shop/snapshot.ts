@@ -20,6 +20,8 @@ export interface SnapshotSource {
 export interface Snapshot {
   readonly shop: ShopState;
   readonly nowMs: number;
+  /** Clocks reach back to here, and ahead to the horizon. */
+  readonly fromMs: number;
   readonly horizonMs: number;
   readonly forecastEndMs: number;
   readonly nights: readonly Span[];
@@ -35,15 +37,16 @@ export interface Snapshot {
  */
 export function* derivation(shop: ShopState, data: AirData, nowMs: number): Generator<void, Snapshot> {
   const frame = frameOf(shop, data, nowMs);
-  const ready: ReadyPart[] = [];
+  const points: CalibrationPoint[] = [];
   for (const row of shop.parts) {
-    ready.push(readyPart(frame, row));
+    if (!(shop.facts.get(row.partId) ?? []).some((f) => f.kind === 'tested')) continue;
+    points.push(...calibrationPoints(frame, readyPart(frame, row)));
     yield;
   }
-  const speeds = shopSpeeds(frame, ready);
+  const speeds = shopSpeeds(points);
   const parts = new Map<string, DerivedPart>();
-  for (const r of ready) {
-    parts.set(r.row.partId, finish(frame, r, speeds));
+  for (const row of shop.parts) {
+    parts.set(row.partId, finish(frame, readyPart(frame, row), speeds));
     yield;
   }
   return snapshotOf(frame, speeds, parts);
@@ -77,8 +80,19 @@ export function* rederivation(
 }
 
 function snapshotOf(frame: Frame, speeds: Speeds, parts: Snapshot['parts']): Snapshot {
-  const { shop, nowMs, horizonMs, nights, sessions, air, data } = frame;
-  return { shop, nowMs, horizonMs, forecastEndMs: data.forecastEndMs, nights, sessions, air, parts, speeds };
+  const { shop, nowMs, fromMs, horizonMs, nights, sessions, air, data } = frame;
+  return {
+    shop,
+    nowMs,
+    fromMs,
+    horizonMs,
+    forecastEndMs: data.forecastEndMs,
+    nights,
+    sessions,
+    air,
+    parts,
+    speeds,
+  };
 }
 
 /** One part at another instant, with these facts in place of its stored ones: how an act is judged by what held then. */
@@ -125,23 +139,24 @@ function frameOf(shop: ShopState, data: AirData, nowMs: number): Frame {
 }
 
 /** The shop's own rate of each product, from every test against what was predicted before any calibration. */
-function shopSpeeds(frame: Frame, ready: readonly ReadyPart[]): Map<string, { speedBy: number; n: number }> {
-  const points: CalibrationPoint[] = [];
-  for (const r of ready) {
-    if (!r.standing.some((f) => f.kind === 'tested')) continue;
-    const plain = finish(frame, r, new Map());
-    for (const face of plain.state.faces) {
-      for (const test of ofKind(r.standing, 'tested').filter(
-        (t) => t.face === null || t.face === face.face,
-      )) {
+const shopSpeeds = (points: readonly CalibrationPoint[]): Map<string, { speedBy: number; n: number }> =>
+  new Map([...new Set(points.map((p) => p.productId))].map((id) => [id, shopRate(points, id)]));
+
+/** What each test of a part showed, against what was predicted of it. */
+function calibrationPoints(frame: Frame, r: ReadyPart): CalibrationPoint[] {
+  const plain = finish(frame, r, new Map());
+  const tests = ofKind(r.standing, 'tested');
+  return plain.state.faces.flatMap((face) =>
+    tests
+      .filter((t) => t.face === null || t.face === face.face)
+      .flatMap((test): CalibrationPoint[] => {
         const coat = coatUnder(face.coats, test.happenedAtMs);
         const p = coat && predictedAtTest(coat, test, r.track);
-        if (coat && p !== null)
-          points.push({ productId: coat.sheet.productId, predictedProgress: p, reached: test.body.reached });
-      }
-    }
-  }
-  return new Map([...new Set(points.map((p) => p.productId))].map((id) => [id, shopRate(points, id)]));
+        return coat && p !== null
+          ? [{ productId: coat.sheet.productId, predictedProgress: p, reached: test.body.reached }]
+          : [];
+      }),
+  );
 }
 
 function coatUnder(coats: readonly CoatState[], atMs: number): CoatState | null {

@@ -1,4 +1,4 @@
-import { coatedFace, coatVerdict, originMs, shelfNow, standingFacts, type Fact } from '@calvetta/core';
+import { coatedFace, coatVerdict, mixById, originMs, standingFacts, type Fact } from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -21,7 +21,6 @@ export async function coatJudge(
   // Worked out before the transaction, so that it holds no rows while it waits for another connection.
   const then = coats.length > 0 ? await deps.model.partsThen() : null;
   const snapshot = coats.some((c) => c.body.mixId !== undefined) ? await deps.model.snapshot() : null;
-  const mixes = snapshot ? shelfNow(snapshot).mixes : [];
   return async (tx, workshopId, e) => {
     const { sheetId, mixId, reason } = e.body;
     if (reason !== undefined || (await isJudged(tx, workshopId, e))) return;
@@ -32,7 +31,7 @@ export async function coatJudge(
     const part = then?.partAt(e.partId!, before, Math.min(happenedMs, deps.nowMs()));
     // Another process has just made it, and this one has not heard: asked again in a moment it can be judged.
     if (!part || !sheet) throw new AppError('busy', {});
-    const mix = mixes.find((m) => m.state.fact.body.mixId === mixId);
+    const mix = snapshot && typeof mixId === 'string' ? mixById(snapshot, mixId) : null;
     for (const face of part.state.faces.filter((x) => e.face === null || x.face === e.face)) {
       const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, happenedMs);
       if (refusal) throw new AppError('coat-refused', { ...refusal });

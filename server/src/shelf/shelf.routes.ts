@@ -1,6 +1,6 @@
 import { Router, type Request } from 'express';
 import Joi from 'joi';
-import { leftoverFor, shelfNow, shelfResponse, shopping, type Snapshot } from '@calvetta/core';
+import { leftoverFor, mixById, shelfResponse, shopping, type Snapshot } from '@calvetta/core';
 import { newTin, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
@@ -33,7 +33,7 @@ export function shelfRoutes(deps: Deps): Router {
   });
   router.get('/mixes/:mixId/leftover', async (req, res) => {
     const snapshot = await needSnapshot(deps);
-    const mix = shelfNow(snapshot).mixes.find((m) => m.state.fact.body.mixId === req.params.mixId);
+    const mix = mixById(snapshot, req.params.mixId);
     if (!mix) throw new AppError('not-found', { what: 'mix', id: req.params.mixId });
     res.json(leftoverFor(snapshot, mix));
   });

@@ -9,8 +9,8 @@ import { surfaceAt } from '../../part/thermal/track.ts';
 import { STAGES } from '../../products/sheet.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
 import { routeSetOf } from '../route.ts';
-import type { DerivedPart } from '../part.ts';
-import { mixCentsPerMl, shelfNow, thinPctOf } from '../shelf.ts';
+import { surfaceOf, type DerivedPart } from '../part.ts';
+import { mixCentsPerMl, stockNow, thinPctOf } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
 import { cardOf } from './card.ts';
 import { momentOf } from './moment.ts';
@@ -29,9 +29,10 @@ function trace(snapshot: Snapshot, part: DerivedPart): TracePoint[] {
   );
   const toMs = snapshot.nowMs + AHEAD_MS;
   const out: TracePoint[] = [];
+  const track = surfaceOf(snapshot.shop, snapshot, part);
   for (let i = 0; i <= TRACE_POINTS; i++) {
     const atMs = fromMs + ((toMs - fromMs) * i) / TRACE_POINTS;
-    const p = surfaceAt(part.track, atMs);
+    const p = surfaceAt(track, atMs);
     if (p)
       out.push({
         atMs: Math.round(atMs),
@@ -132,7 +133,7 @@ function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {
 /** Batch, thinner, age and money of a coat, from the mix it names. */
 function coatMix(snapshot: Snapshot, f: FactOf<'coated'>): FactView['mix'] {
   const { mixId, usedMl } = f.body;
-  const state = mixId === undefined ? undefined : shelfNow(snapshot).ledger.mixes.get(mixId);
+  const state = mixId === undefined ? undefined : stockNow(snapshot).ledger.mixes.get(mixId);
   if (!state) return null;
   const batchOf = (tinId: string | null): string | null =>
     snapshot.shop.tins.find((t) => t.tinId === tinId)?.batch ?? null;

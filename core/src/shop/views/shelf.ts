@@ -14,7 +14,7 @@ import {
 import { standingStock, type StockFact } from '../../facts/stock.ts';
 import type { Content, Expiry, HardenerTrouble } from '../../shelf/tins.ts';
 import { newestSheet } from '../../products/newest.ts';
-import { productMix, productTraits, shelfNow, thinPctOf, type MixNow } from '../shelf.ts';
+import { mixNow, productMix, productTraits, shelfNow, stockNow, thinPctOf, type MixNow } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
 import type { CupView, Pack, TinRow } from '../state.ts';
 
@@ -120,12 +120,16 @@ export function mixView(snapshot: Snapshot, mix: MixNow): MixView {
   };
 }
 
+/** Mixes of the last days, with their clocks; those before are history. */
+const lastMixes = (snapshot: Snapshot, leastMl: number): MixView[] =>
+  [...stockNow(snapshot).ledger.mixes.values()]
+    .filter((m) => m.leftMl >= leastMl && snapshot.nowMs - m.fact.happenedAtMs < MIX_DAYS * DAY_MS)
+    .flatMap((m) => mixNow(snapshot, m) ?? [])
+    .map((m) => mixView(snapshot, m));
+
 /** Cups of the last days that still hold something, the one that goes off first at the top. */
 export const liveMixes = (snapshot: Snapshot): MixView[] =>
-  shelfNow(snapshot)
-    .mixes.filter((m) => m.state.leftMl > 1 && snapshot.nowMs - m.state.fact.happenedAtMs < MIX_DAYS * DAY_MS)
-    .map((m) => mixView(snapshot, m))
-    .sort((a, b) => (a.gone?.worstMs ?? Infinity) - (b.gone?.worstMs ?? Infinity));
+  lastMixes(snapshot, 1).sort((a, b) => (a.gone?.worstMs ?? Infinity) - (b.gone?.worstMs ?? Infinity));
 
 /** A conflict with the thing it is about by name. */
 function aboutOf(snapshot: Snapshot, c: StockConflict): string {
@@ -157,10 +161,7 @@ export function shelfResponse(snapshot: Snapshot): ShelfResponse {
       isExpired: t.expiry.atMs !== null && t.expiry.atMs <= nowMs,
       turn: t.turn,
     })),
-    mixes: shelf.mixes
-      .filter((m) => nowMs - m.state.fact.happenedAtMs < MIX_DAYS * DAY_MS)
-      .map((m) => mixView(snapshot, m))
-      .sort((a, b) => b.mixedMs - a.mixedMs),
+    mixes: lastMixes(snapshot, -Infinity).sort((a, b) => b.mixedMs - a.mixedMs),
     packs: shop.packs,
     cups: shop.cups,
     accounts: shelf.ledger.accounts,
