@@ -79,6 +79,8 @@ export interface LiveMessage {
   readonly seq?: number;
   /** Someone waits for it: what hangs on it is worked out before the next answer. */
   readonly isByHand?: boolean;
+  /** Readings from long ago may be among them. */
+  readonly isPast?: boolean;
 }
 
 /** A fact as a client sends it. */

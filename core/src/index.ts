@@ -260,7 +260,7 @@ export {
   groupBy,
 } from './shop/state.ts';
 export type { Attendance } from './shop/calendar.ts';
-export { KEEP_DAYS, type PlaceReadings, type AirData } from './shop/air.ts';
+export { KEEP_DAYS, PAST_BIN_MS, type PlaceReadings, type AirData } from './shop/air.ts';
 export type { DerivedPart } from './shop/part.ts';
 export {
   type SnapshotSource,

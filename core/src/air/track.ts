@@ -115,6 +115,8 @@ function median(values: number[]): number {
 }
 
 export interface PlaceAirInput {
+  /** Measured air of before the readings. */
+  readonly past?: readonly AirStretch[];
   /** Ascending readings of the place, stuck runs already left out. */
   readonly readings: readonly Point[];
   /** Predicted air of the place (see placeAirFromOutdoor), ascending; may also cover gaps in the past. */
@@ -139,7 +141,7 @@ const medianOf = recent(
  * reading holds until now when it is at most an hour old. Empty where nothing at all is known: then clocks are unknown.
  */
 export function placeAirTrack(input: PlaceAirInput): AirStretch[] {
-  const measured = [...measuredOf(input.readings)];
+  const measured = [...(input.past ?? []), ...measuredOf(input.readings)];
   const newest = input.readings[input.readings.length - 1];
   if (newest && input.nowMs > newest.atMs && input.nowMs - newest.atMs <= JOIN_AIR_MS) {
     const v = vapour(newest);

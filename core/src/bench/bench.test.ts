@@ -59,6 +59,7 @@ function state(
       planned: plan(epoxy, gloss),
       isHeldOpen: false,
       track: steady(20, 2000, 'lag', 50),
+      trackNow: over.track ?? steady(20, 2000, 'lag', 50),
       own: [],
       place: { trust: 'fresh', atMs: nowMs, airC: 20, rhPct: 50 },
       ...over,

@@ -1,4 +1,4 @@
-import type { SurfaceStretch } from '../part/thermal/track.ts';
+import { reach, type SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import { crossing, progressAt, type StageTest } from '../cure/clock.ts';
 import { coatOver, stackFactor, type StackLayer } from '../cure/stacked.ts';
@@ -128,6 +128,7 @@ export function filmOf(input: FilmInput, sheet: ProductSheet, t0Ms: number, slow
 
 function stageEdges(input: FilmInput, sheet: ProductSheet, t0Ms: number, slowBy: number): CoatState['edges'] {
   if (sheet.cureBy === 'bake') return bakeEdges(input, t0Ms);
+  if (sheet.cureBy === 'moisture') reach(input.track, Infinity);
   const unfit =
     sheet.cureBy === 'moisture' && !input.track.some((s) => s.toMs > t0Ms && s.fromVapourHpa !== null);
   const film = filmOf(input, sheet, t0Ms, slowBy);

@@ -28,7 +28,10 @@ export interface PartInput {
   readonly facts: readonly Fact[];
   readonly planned: readonly PlannedCoat[];
   readonly isHeldOpen: boolean;
+  /** From its films' beginnings on. */
   readonly track: readonly SurfaceStretch[];
+  /** From shortly before now on: the same, unless its films began long ago. */
+  readonly trackNow: readonly SurfaceStretch[];
   readonly own: readonly OwnReading[];
   readonly place: PlaceNow;
 }
@@ -66,9 +69,9 @@ export interface PartState {
 /** State of a part now: every face, the headline, the next act, what is lost when. Pure; `nowMs` is passed in. */
 export function derivePart(part: PartInput, shop: ShopInput): PartState {
   const facts = standingFacts(part.facts);
-  const conditions = conditionsNow(part.place, part.track, part.own, shop.nowMs);
+  const conditions = conditionsNow(part.place, part.trackNow, part.own, shop.nowMs);
   const fitFor = (sheet: ProductSheet): readonly Span[] =>
-    fitSpansOnce(part.track, sheet, shop.nowMs, shop.forecastEndMs);
+    fitSpansOnce(part.trackNow, sheet, shop.nowMs, shop.forecastEndMs);
   const results = part.faces.map((face) => faceResult(part, shop, facts, conditions, face, fitFor));
   const headline = results.map((f) => f.headline).reduce(moreUrgent);
   const lead = results.find((f) => f.headline === headline)!;
@@ -113,8 +116,8 @@ function faceResult(
   const asks = sheet !== null && mayTakeCoat(derived);
   const limits = limitsOf(sheet);
   const gate = asks ? judgeGates(conditions, limits) : null;
-  const touchMs = asks ? stageEndMs(sheet, 'touch', shop.nowMs, part.track, 'cold') : null;
-  const untilTouch = asks ? holdsUntilTouch(part.track, limits, shop.nowMs, touchMs) : null;
+  const touchMs = asks ? stageEndMs(sheet, 'touch', shop.nowMs, part.trackNow, 'cold') : null;
+  const untilTouch = asks ? holdsUntilTouch(part.trackNow, limits, shop.nowMs, touchMs) : null;
   const state: FaceState = { ...derived, gate, untilTouch };
   const headline = headlineOf(state);
   const lead = sheet ? leadMinutes(sheet, part.areaM2, part.faces.length) : 0;

@@ -2,6 +2,8 @@ import { HOUR_MS } from '../base/time.ts';
 import { rhAtSurfacePct } from '../air/humidity.ts';
 import {
   firstEndingAfter,
+  reach,
+  reachOn,
   sliceSurface,
   type SurfaceSource,
   type SurfaceStretch,
@@ -94,7 +96,8 @@ function outAt(
 ): { atMs: number | null; isUnknown: boolean } {
   let p = 0;
   let reachedMs = t0Ms;
-  for (let i = firstEndingAfter(track, t0Ms); i < track.length; i++) {
+  reach(track, t0Ms);
+  for (let i = firstEndingAfter(track, t0Ms); i < track.length || reachOn(track); i++) {
     const whole = track[i]!;
     if (whole.fromMs > reachedMs + 1) return { atMs: null, isUnknown: true };
     const s = sliceSurface(whole, Math.max(whole.fromMs, t0Ms), whole.toMs);

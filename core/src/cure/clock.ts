@@ -1,5 +1,11 @@
 import { HOUR_MS } from '../base/time.ts';
-import { firstEndingAfter, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
+import {
+  firstEndingAfter,
+  reach,
+  reachOn,
+  sliceSurface,
+  type SurfaceStretch,
+} from '../part/thermal/track.ts';
 import { meanRate, type RateTable } from './rate.ts';
 import { gainedOver, leanTemps, type Lean } from './lean.ts';
 import { sumsOf } from './sums.ts';
@@ -52,6 +58,7 @@ function lookUp(input: ClockInput, target: number): Crossing {
   const { track, table, lean, t0Ms } = input;
   const scale = input.speedBy / input.slowBy;
   const unknown = (progress: number): Crossing => ({ atMs: null, isUnknown: true, progress });
+  reach(track, t0Ms);
   const first = firstEndingAfter(track, t0Ms);
   const begun = track[first];
   if (!begun || begun.fromMs > t0Ms + 1) return unknown(0);
@@ -77,7 +84,12 @@ function walk(input: ClockInput, target: number, untilMs: number): Crossing {
   let p = 0;
   let t = 0;
   let cursorMs = input.t0Ms;
-  for (let i = firstEndingAfter(track, input.t0Ms); i < track.length && cursorMs < untilMs; i++) {
+  reach(track, input.t0Ms);
+  for (
+    let i = firstEndingAfter(track, input.t0Ms);
+    (i < track.length || reachOn(track)) && cursorMs < untilMs;
+    i++
+  ) {
     const stretch = track[i]!;
     if (stretch.fromMs > cursorMs + 1) return { atMs: null, isUnknown: true, progress: p };
     let s = sliceSurface(stretch, Math.max(stretch.fromMs, cursorMs), Math.min(stretch.toMs, untilMs));

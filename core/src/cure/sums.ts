@@ -1,4 +1,4 @@
-import type { SurfaceStretch } from '../part/thermal/track.ts';
+import { reachOn, type SurfaceStretch } from '../part/thermal/track.ts';
 import { gainedOver, type Lean } from './lean.ts';
 import type { RateTable } from './rate.ts';
 
@@ -40,6 +40,7 @@ export class Sums {
   }
 
   private sumTo(index: number): void {
+    while (this.track.length < index && reachOn(this.track));
     const end = Math.min(this.track.length, index);
     for (let i = this.summed; i < end; i++) {
       const s = this.track[i]!;
@@ -75,7 +76,8 @@ export class Sums {
   reaching(from: number, need: number): number {
     this.sumTo(from);
     const goal = this.at(from) + need;
-    while (this.summed < this.track.length && this.at(this.summed) < goal) this.sumTo(this.summed + AHEAD);
+    while (this.at(this.summed) < goal && (this.summed < this.track.length || reachOn(this.track)))
+      this.sumTo(this.summed + AHEAD);
     let low = from;
     let high = this.summed;
     while (low < high) {

@@ -1,6 +1,6 @@
 import { DAY_MS } from '../base/time.ts';
 import { wettingPointOf } from '../air/dewPoint.ts';
-import { firstEndingAfter, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
+import { firstEndingAfter, reach, sliceSurface, type SurfaceStretch } from '../part/thermal/track.ts';
 
 export type SuspectCause = 'stalled-24h' | 'dew' | 'frost';
 
@@ -21,6 +21,7 @@ export function firstSuspicion(
   cureMinC: number | null,
 ): Suspicion | null {
   let stalledSinceMs: number | null = null;
+  reach(track, untilMs);
   for (let i = firstEndingAfter(track, fromMs); i < track.length && track[i]!.fromMs < untilMs; i++) {
     const whole = track[i]!;
     const s = sliceSurface(whole, Math.max(whole.fromMs, fromMs), Math.min(whole.toMs, untilMs));

@@ -1,6 +1,6 @@
 import { vapourHpa } from '../air/humidity.ts';
 import { dropStuckRuns, readingTrust, type AirReading, type ReadingTrust } from '../air/reading.ts';
-import { placeAirTrack } from '../air/track.ts';
+import { placeAirTrack, stretchesFrom, thinPoints } from '../air/track.ts';
 import { recent } from '../base/recent.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
 import type { PlaceNow } from '../bench/air.ts';
@@ -14,12 +14,19 @@ import {
 import { sliceAir, type AirStretch, type OwnReading } from '../part/thermal/track.ts';
 import type { PlaceInfo } from './state.ts';
 
-/** Readings older than this are not loaded: clocks that reach back farther run on the place's median and say so. */
+/** Readings older than this are read by the bin: films of then are judged by every third hour. */
 export const KEEP_DAYS = 45;
 const FIT_DAYS = 14;
 
+/** How far apart readings of long ago are read. */
+export const PAST_BIN_MS = 3 * HOUR_MS;
+/** Two of them with a bin between them are still joined by a line. */
+const JOIN_PAST_MS = 2 * PAST_BIN_MS;
+
 /** A place's readings as the clocks use them. */
 export interface PlaceReadings {
+  /** One of every three hours, from before what is kept whole, as far back as anything happened. */
+  readonly past?: readonly AirReading[];
   /** One of every ten minutes over the clocks' reach. */
   readonly thinned: readonly AirReading[];
   /** Every one of the last three hours. */
@@ -65,10 +72,19 @@ export function placeAir(
   return {
     fit,
     recent: readings.recent,
-    track: placeAirTrack({ readings: good, forecast, fromMs, nowMs, toMs }),
+    track: placeAirTrack({ past: pastOf(readings), readings: good, forecast, fromMs, nowMs, toMs }),
     now,
   };
 }
+
+/** Measured air of long ago, up to where the whole series begins. */
+const pastOf = recent((readings: PlaceReadings): readonly AirStretch[] => {
+  const next = readings.thinned[0];
+  const points = byProbe(readings.past ?? []).flatMap(dropStuckRuns);
+  const ascending = points.filter((p) => !next || p.atMs < next.atMs).sort((a, b) => a.atMs - b.atMs);
+  const joined = thinPoints(next ? [...ascending, next] : ascending, JOIN_PAST_MS);
+  return stretchesFrom(joined, 'measured', JOIN_PAST_MS);
+}, 64);
 
 const seriesOf = recent(oneSeries, 64);
 /** The series until now: worked out once for readings that all came before it, as they do but for what-ifs. */

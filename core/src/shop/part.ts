@@ -8,7 +8,7 @@ import { fitLag, type LagFit } from '../part/thermal/calibrate.ts';
 import { lagOf, type Lag } from '../part/thermal/lag.ts';
 import {
   CLEAR_SKY_DROP_K,
-  surfaceTrack,
+  growingTrack,
   type AirStretch,
   type OwnReading,
   type SurfaceStretch,
@@ -56,6 +56,7 @@ export interface ReadyPart {
   readonly steps: readonly RouteStepRow[];
   readonly planned: readonly PlannedCoat[];
   readonly track: readonly SurfaceStretch[];
+  readonly trackNow: readonly SurfaceStretch[];
   readonly own: readonly OwnReading[];
   readonly lag: Lag | null;
   readonly lagFit: LagFit | null;
@@ -76,7 +77,11 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
   const lagFit = own.length >= 12 ? fitLag(measuredSince(air, own[0]!.atMs, nowMs), own) : null;
   const isOutdoors = place?.exposure === 'outdoors';
   const tauS = tauOf({ lag, lagFit });
-  const track = trackOf(frame, { stays, air, own, tauS, fromMs, isOutdoors });
+  const asked = { stays, air, own, tauS, isOutdoors };
+  const track = trackOf(frame, { ...asked, fromMs });
+  // Between a film of long ago and now nobody asks: two tracks are made, and the years between them are not.
+  const lateMs = nowMs - DAY_MS - 5000 * (tauS ?? 0);
+  const trackNow = fromMs < nowMs - LONG_AGO_MS ? trackOf(frame, { ...asked, fromMs: lateMs }) : track;
   const steps = routeOf(standing, shop.sheets) ?? shop.steps.get(row.partId) ?? [];
   return {
     row: { ...row, faceCount: facesWith(steps, row.faceCount) },
@@ -85,6 +90,7 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
     steps,
     planned: [...coatsBeforeRoute(standing, shop.sheets), ...plannedCoats(steps, shop.sheets)],
     track,
+    trackNow,
     own,
     lag,
     lagFit,
@@ -92,6 +98,8 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
   };
 }
 
+/** A film that began so long ago has a track of its own. */
+const LONG_AGO_MS = 30 * DAY_MS;
 /** Tracks a derivation holds at once, for parts that may share them. */
 const TRACKS_KEPT = 64;
 
@@ -115,7 +123,7 @@ function trackOf(
 ): readonly SurfaceStretch[] {
   const { stays, air, own, tauS, fromMs, isOutdoors } = asked;
   const make = (beginMs: number): readonly SurfaceStretch[] =>
-    surfaceTrack({
+    growingTrack({
       air,
       own,
       fromMs: beginMs,
@@ -214,6 +222,7 @@ export function finish(frame: Frame, r: ReadyPart, speeds: Speeds): DerivedPart 
       planned: r.planned,
       isHeldOpen: r.steps.some((s) => s.what === OPEN_COATS),
       track: r.track,
+      trackNow: r.trackNow,
       own: r.own,
       place: placeNow ?? { trust: 'none', atMs: null, airC: null, rhPct: null },
     },

@@ -115,9 +115,9 @@ function frameOf(shop: ShopState, data: AirData, nowMs: number): Frame {
   let oldestMs = nowMs - 2 * DAY_MS;
   for (const facts of shop.facts.values())
     for (const f of facts) oldestMs = Math.min(oldestMs, f.happenedAtMs);
-  const fromMs = Math.max(oldestMs, nowMs - 400 * DAY_MS) - DAY_MS;
+  const fromMs = oldestMs - DAY_MS;
   const horizonMs = nowMs + HORIZON_DAYS * DAY_MS;
-  const none = { thinned: [], recent: [] };
+  const none = { past: [], thinned: [], recent: [] };
   const air = new Map(
     shop.places.map((p) => [
       p.placeId,

@@ -69,5 +69,5 @@ export async function importReadings(
     }
   }
   await flush();
-  await write(deps, () => Promise.resolve(), { topic: 'readings', placeIds: [to.placeId] });
+  await write(deps, () => Promise.resolve(), { topic: 'readings', placeIds: [to.placeId], isPast: true });
 }

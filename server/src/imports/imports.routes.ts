@@ -83,6 +83,7 @@ export function importsRoutes(deps: Deps): Router {
     const rows = readings.map((r) => toRow(r, target.probeId, target.placeId, false));
     const stored = await write(deps, (tx) => insertReadings(tx, target.workshopId, rows), {
       topic: 'readings',
+      isPast: true,
       placeIds: [target.placeId],
     });
     res.status(201).json({ stored, known: readings.length - stored });

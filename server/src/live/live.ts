@@ -68,7 +68,7 @@ export function startLive(url: string, log: Logger): LiveHub {
       send(HEARING);
       // Whatever was missed while away: pages and caches read again.
       deliver({ from: null, message: { topic: 'entities' } });
-      deliver({ from: null, message: { topic: 'readings' } });
+      deliver({ from: null, message: { topic: 'readings', isPast: true } });
     } catch {
       log.warn('live updates wait for the database');
       next.removeListener('end', retry);

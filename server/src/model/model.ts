@@ -78,7 +78,7 @@ export function createModel(db: Database, nowMs: () => number): Model {
         shop.makeStale(what);
         states.ask(needOf(what));
       } else if (message.topic === 'readings' || message.topic === 'forecast') {
-        air.makeStale(message.isByHand === true);
+        air.makeStale({ isByHand: message.isByHand === true, isPast: message.isPast === true });
         if (message.isByHand) states.ask(states.standingIn(message.placeIds));
       }
     },

@@ -1,4 +1,5 @@
 import { Router } from 'express';
+import { DAY_MS } from '@calvetta/core';
 import { handReadingInput, readingsInput } from '@calvetta/contract/schemas';
 import type { ReadingInput } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
@@ -85,6 +86,7 @@ export function readingsRoutes(deps: Deps): Router {
       topic: 'readings',
       placeIds: [place.placeId],
       isByHand: true,
+      isPast: row.atMs < deps.nowMs() - DAY_MS,
     });
     res.status(stored > 0 ? 201 : 200).json({ stored });
   });

@@ -43,29 +43,52 @@ export async function thinnedReadings(
   placeId: string,
   sinceMs: number,
 ): Promise<AirReading[]> {
-  const { rows } = await db.query<{
-    at_ms: number;
-    air_c: number;
-    rh_pct: number;
-    surface_c: number | null;
-    probe_id: string;
-    by_hand: boolean;
-  }>(
+  const { rows } = await db.query<ReadingOut>(
     `select distinct on (probe_id, bin) (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct, surface_c, probe_id, by_hand,
             date_bin('10 minutes', at, timestamptz '2000-01-01') as bin
      from reading where workshop_id = $1 and place_id = $2 and at >= to_timestamp($3 / 1000.0)
      order by probe_id, bin, at`,
     [workshopId, placeId, sinceMs],
   );
-  return rows.map((r) => ({
-    atMs: r.at_ms,
-    airC: r.air_c,
-    rhPct: r.rh_pct,
-    surfaceC: r.surface_c,
-    probeId: r.probe_id,
-    byHand: r.by_hand,
-  }));
+  return rows.map(toReading);
 }
+
+/** The first reading of every bin of a place between two instants, ascending: one look into the index a bin, however dense they are. */
+export async function binnedReadings(
+  db: Db,
+  workshopId: string,
+  placeId: string,
+  fromMs: number,
+  untilMs: number,
+): Promise<AirReading[]> {
+  const { rows } = await db.query<ReadingOut>(
+    `with reach as (select greatest(to_timestamp($3 / 1000.0), min(at)) as since from reading where workshop_id = $1 and place_id = $2)
+     select (extract(epoch from r.at) * 1000)::float8 as at_ms, r.air_c, r.rh_pct, r.surface_c, r.probe_id, r.by_hand
+     from reach, generate_series(date_bin('3 hours', reach.since, timestamptz '2000-01-01'), to_timestamp($4 / 1000.0), interval '3 hours') bin
+     cross join lateral (
+       select * from reading where workshop_id = $1 and place_id = $2 and at >= bin and at < bin + interval '3 hours' order by at limit 1
+     ) r where reach.since is not null order by r.at`,
+    [workshopId, placeId, fromMs, untilMs],
+  );
+  return rows.map(toReading);
+}
+
+interface ReadingOut {
+  readonly at_ms: number;
+  readonly air_c: number;
+  readonly rh_pct: number;
+  readonly surface_c: number | null;
+  readonly probe_id: string;
+  readonly by_hand: boolean;
+}
+const toReading = (r: ReadingOut): AirReading => ({
+  atMs: r.at_ms,
+  airC: r.air_c,
+  rhPct: r.rh_pct,
+  surfaceC: r.surface_c,
+  probeId: r.probe_id,
+  byHand: r.by_hand,
+});
 
 /** Every reading of a place since an instant, ascending: what decides freshness and sticking. */
 export async function recentReadings(
@@ -74,26 +97,12 @@ export async function recentReadings(
   placeId: string,
   sinceMs: number,
 ): Promise<AirReading[]> {
-  const { rows } = await db.query<{
-    at_ms: number;
-    air_c: number;
-    rh_pct: number;
-    surface_c: number | null;
-    probe_id: string;
-    by_hand: boolean;
-  }>(
+  const { rows } = await db.query<ReadingOut>(
     `select (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct, surface_c, probe_id, by_hand
      from reading where workshop_id = $1 and place_id = $2 and at >= to_timestamp($3 / 1000.0) order by at`,
     [workshopId, placeId, sinceMs],
   );
-  return rows.map((r) => ({
-    atMs: r.at_ms,
-    airC: r.air_c,
-    rhPct: r.rh_pct,
-    surfaceC: r.surface_c,
-    probeId: r.probe_id,
-    byHand: r.by_hand,
-  }));
+  return rows.map(toReading);
 }
 
 /** Contact readings of probes that sit on a part. */

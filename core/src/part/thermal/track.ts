@@ -105,6 +105,7 @@ export function firstEndingAfter(stretches: readonly Span[], atMs: number): numb
 
 /** The surface and its air at one instant; null where the track knows nothing. */
 export function surfaceAt(stretches: readonly SurfaceStretch[], atMs: number) {
+  reach(stretches, atMs);
   const s =
     stretches[firstEndingAfter(stretches, atMs)] ??
     (stretches[stretches.length - 1]?.toMs === atMs ? stretches[stretches.length - 1] : undefined);
@@ -129,23 +130,84 @@ function cutsWithin(input: SurfaceTrackInput): number[] {
  * The part's own temperature over time: own readings joined where close, otherwise the exact lumped response to the
  * place's air, re-seeded at each own reading. A gap in the air restarts the lump at the air's temperature.
  */
-export function surfaceTrack(input: SurfaceTrackInput): SurfaceStretch[] {
-  const cuts = cutsWithin(input);
-  const walk = new Walk(input);
-  let c = 0;
-  for (let i = firstEndingAfter(input.air, input.fromMs); i < input.air.length; i++) {
-    const air = input.air[i]!;
-    if (air.fromMs >= input.toMs) break;
+export function surfaceTrack(input: SurfaceTrackInput): readonly SurfaceStretch[] {
+  const track = growingTrack(input);
+  reach(track, Infinity);
+  return track;
+}
+
+/**
+ * The same, made only as far as somebody asks: a coat that was laid years ago and cured in a week asks for that week. Whoever reads it
+ * says first how far, with `reach` or `reachOn`.
+ */
+export function growingTrack(input: SurfaceTrackInput): readonly SurfaceStretch[] {
+  const maker = new Maker(input);
+  makers.set(maker.out, maker);
+  return maker.out;
+}
+const makers = new WeakMap<readonly SurfaceStretch[], Maker>();
+
+/** Makes a growing track until it holds what comes after `untilMs`, or ends. A track that does not grow is as it is. */
+export const reach = (track: readonly SurfaceStretch[], untilMs: number): void =>
+  makers.get(track)?.reach(untilMs);
+
+/** A growing track is made at least so much at a time. */
+const STRIDE_MS = 4 * 86_400_000;
+
+/** Makes some more of a growing track; false when it has ended. */
+export function reachOn(track: readonly SurfaceStretch[]): boolean {
+  const maker = makers.get(track);
+  if (!maker) return false;
+  const before = track.length;
+  while (track.length === before && maker.isGrowing()) maker.reach(maker.reachedMs() + STRIDE_MS);
+  return track.length > before;
+}
+
+/** Makes a track stretch by stretch of the air's. */
+class Maker {
+  readonly out: SurfaceStretch[];
+  private readonly input: SurfaceTrackInput;
+  private readonly walk: Walk;
+  private readonly cuts: readonly number[];
+  private cut = 0;
+  private next: number;
+
+  constructor(input: SurfaceTrackInput) {
+    this.input = input;
+    this.walk = new Walk(input);
+    this.out = this.walk.out;
+    this.cuts = cutsWithin(input);
+    this.next = firstEndingAfter(input.air, input.fromMs);
+  }
+
+  isGrowing(): boolean {
+    const air = this.input.air[this.next];
+    return air !== undefined && air.fromMs < this.input.toMs;
+  }
+
+  reachedMs(): number {
+    const last = this.out[this.out.length - 1];
+    return Math.max(last?.toMs ?? this.input.fromMs, this.input.air[this.next]?.fromMs ?? -Infinity);
+  }
+
+  reach(untilMs: number): void {
+    const { out } = this;
+    while (this.isGrowing() && !(out.length > 0 && out[out.length - 1]!.toMs > untilMs)) this.step();
+    if (!this.isGrowing()) makers.delete(out);
+  }
+
+  private step(): void {
+    const { cuts, input } = this;
+    const air = input.air[this.next++]!;
     let fromMs = Math.max(air.fromMs, input.fromMs);
     const endMs = Math.min(air.toMs, input.toMs);
-    while (c < cuts.length && cuts[c]! <= fromMs) c++;
+    while (this.cut < cuts.length && cuts[this.cut]! <= fromMs) this.cut++;
     while (fromMs < endMs) {
-      const toMs = c < cuts.length && cuts[c]! < endMs ? cuts[c++]! : endMs;
-      walk.step(sliceAir(air, fromMs, toMs));
+      const toMs = this.cut < cuts.length && cuts[this.cut]! < endMs ? cuts[this.cut++]! : endMs;
+      this.walk.step(sliceAir(air, fromMs, toMs));
       fromMs = toMs;
     }
   }
-  return walk.out;
 }
 
 /** State carried along the track: the temperature so far and the own reading it has passed. */
