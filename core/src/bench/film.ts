@@ -1,4 +1,4 @@
-import { reach, type SurfaceStretch } from '../part/thermal/track.ts';
+import { firstEndingAfter, reach, reachOn, type SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import { crossing, progressAt, type StageTest } from '../cure/clock.ts';
 import { coatOver, stackFactor, type StackLayer } from '../cure/stacked.ts';
@@ -128,9 +128,7 @@ export function filmOf(input: FilmInput, sheet: ProductSheet, t0Ms: number, slow
 
 function stageEdges(input: FilmInput, sheet: ProductSheet, t0Ms: number, slowBy: number): CoatState['edges'] {
   if (sheet.cureBy === 'bake') return bakeEdges(input, t0Ms);
-  if (sheet.cureBy === 'moisture') reach(input.track, Infinity);
-  const unfit =
-    sheet.cureBy === 'moisture' && !input.track.some((s) => s.toMs > t0Ms && s.fromVapourHpa !== null);
+  const unfit = sheet.cureBy === 'moisture' && !hasHumidityAfter(input.track, t0Ms);
   const film = filmOf(input, sheet, t0Ms, slowBy);
   const edge = (stage: 'touch' | 'minRecoat' | 'handle' | 'sand' | 'service'): Edge =>
     unfit ? UNKNOWN_EDGE : stageEdge(film, stage, stage === 'service' ? [] : testsOf(stage, input.tests));
@@ -141,6 +139,14 @@ function stageEdges(input: FilmInput, sheet: ProductSheet, t0Ms: number, slowBy:
     sand: edge('sand'),
     service: edge('service'),
   };
+}
+
+/** Whether anything is known of the air's moisture after an instant. */
+function hasHumidityAfter(track: readonly SurfaceStretch[], atMs: number): boolean {
+  reach(track, atMs);
+  for (let i = firstEndingAfter(track, atMs); i < track.length || reachOn(track); i++)
+    if (track[i]!.fromVapourHpa !== null) return true;
+  return false;
 }
 
 function stageEdge(

@@ -72,12 +72,11 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
   const place = shop.places.find((p) => p.placeId === placeId) ?? null;
   const own = ownReadings(frame, row.partId, standing);
   const lag = place ? unwrap(lagOf({ ...row, brightMetal: row.isBrightMetal }, place.exposure)) : null;
-  const air = airAlong(stays, (id) => frame.air.get(id)?.track ?? []);
   const fromMs = beginOf(frame, standing, lag);
-  const lagFit = own.length >= 12 ? fitLag(measuredSince(air, own[0]!.atMs, nowMs), own) : null;
+  const lagFit = own.length >= 12 ? fitLag(measuredSince(frame, stays, own[0]!.atMs), own) : null;
   const isOutdoors = place?.exposure === 'outdoors';
   const tauS = tauOf({ lag, lagFit });
-  const asked = { stays, air, own, tauS, isOutdoors };
+  const asked = { stays, own, tauS, isOutdoors };
   const track = trackOf(frame, { ...asked, fromMs });
   // Between a film of long ago and now nobody asks: two tracks are made, and the years between them are not.
   const lateMs = nowMs - DAY_MS - 5000 * (tauS ?? 0);
@@ -105,7 +104,6 @@ const TRACKS_KEPT = 64;
 
 interface TrackAsked {
   readonly stays: readonly Residence[];
-  readonly air: readonly AirStretch[];
   readonly own: readonly OwnReading[];
   readonly tauS: number | null;
   readonly fromMs: number;
@@ -118,13 +116,13 @@ interface TrackAsked {
  * its own has a track of its own.
  */
 function trackOf(
-  frame: Pick<Frame, 'tracks' | 'nights' | 'fromMs' | 'horizonMs'>,
+  frame: Pick<Frame, 'air' | 'tracks' | 'nights' | 'fromMs' | 'horizonMs'>,
   asked: TrackAsked,
 ): readonly SurfaceStretch[] {
-  const { stays, air, own, tauS, fromMs, isOutdoors } = asked;
+  const { stays, own, tauS, fromMs, isOutdoors } = asked;
   const make = (beginMs: number): readonly SurfaceStretch[] =>
     growingTrack({
-      air,
+      air: { stays: stays.map((s) => ({ ...s, air: frame.air.get(s.placeId)?.track ?? [] })) },
       own,
       fromMs: beginMs,
       toMs: frame.horizonMs,
@@ -156,7 +154,6 @@ export function surfaceOf(
     { ...frame, tracks: new Map() },
     {
       stays,
-      air: airAlong(stays, (id) => frame.air.get(id)?.track ?? []),
       own: part.own,
       tauS: tauOf(part),
       fromMs: beginOf(frame, standing, part.lag),
@@ -177,8 +174,9 @@ function unwrap<T>(r: { ok: true; value: T } | { ok: false }): T | null {
   return r.ok ? r.value : null;
 }
 
-function measuredSince(air: readonly AirStretch[], fromMs: number, toMs: number): AirStretch[] {
-  return air.filter((s) => s.source === 'measured' && s.toMs > fromMs && s.fromMs < toMs);
+function measuredSince(frame: Frame, stays: readonly Residence[], fromMs: number): AirStretch[] {
+  const air = airAlong(stays, (id) => frame.air.get(id)?.track ?? []);
+  return air.filter((s) => s.source === 'measured' && s.toMs > fromMs && s.fromMs < frame.nowMs);
 }
 
 /** Clocks need the track from the last time the part was taken back to metal, or its first coat. */

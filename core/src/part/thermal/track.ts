@@ -32,8 +32,14 @@ export interface OwnReading {
   readonly surfaceC: number;
 }
 
-export interface SurfaceTrackInput {
+/** Air that a part stood in for a while. */
+export interface AirFor extends Span {
   readonly air: readonly AirStretch[];
+}
+
+export interface SurfaceTrackInput {
+  /** The air it stood in, or what it stood in one after the other. */
+  readonly air: readonly AirStretch[] | { readonly stays: readonly AirFor[] };
   /** Time constant, s; null when nothing is known of the part: it is then taken at air temperature and called assumed. */
   readonly tauS: number | null;
   /** The part's own contact readings, ascending. */
@@ -48,6 +54,9 @@ export interface SurfaceTrackInput {
 export const JOIN_OWN_MS = 3_600_000;
 /** The chord of a lag curve stays this close to the curve. */
 export const TRACK_TOLERANCE_K = 0.02;
+/** Between readings hours apart the air itself is a guess of a kelvin: there the chord may stray by this much. */
+const COARSE_TOLERANCE_K = 0.3;
+const FINE_SPAN_S = 2 * 3600;
 /** A surface under a clear night sky falls 2–5 K below the air; the middle is taken (common practice, no published source). */
 export const CLEAR_SKY_DROP_K = 3;
 
@@ -170,24 +179,45 @@ class Maker {
   private readonly walk: Walk;
   private readonly cuts: readonly number[];
   private cut = 0;
-  private next: number;
+  /** Stays still to come, the one it stands in first, and its next stretch of air. */
+  private readonly stays: AirFor[];
+  private next = 0;
 
   constructor(input: SurfaceTrackInput) {
     this.input = input;
     this.walk = new Walk(input);
     this.out = this.walk.out;
     this.cuts = cutsWithin(input);
-    this.next = firstEndingAfter(input.air, input.fromMs);
+    const { fromMs, toMs } = input;
+    const all = 'stays' in input.air ? input.air.stays : [{ air: input.air, fromMs, toMs }];
+    this.stays = all
+      .map((s) => ({ ...s, fromMs: Math.max(s.fromMs, fromMs), toMs: Math.min(s.toMs, toMs) }))
+      .filter((s) => s.toMs > s.fromMs);
+    this.enter();
+  }
+
+  /** Finds the first stretch of air of the stay at hand; those without any are left out. */
+  private enter(): void {
+    for (let stay = this.stays[0]; stay; stay = this.stays[0]) {
+      this.next = firstEndingAfter(stay.air, stay.fromMs);
+      if (this.upcoming()) return;
+      this.stays.shift();
+    }
+  }
+
+  private upcoming(): AirStretch | undefined {
+    const stay = this.stays[0];
+    const air = stay?.air[this.next];
+    return stay && air && air.fromMs < stay.toMs ? air : undefined;
   }
 
   isGrowing(): boolean {
-    const air = this.input.air[this.next];
-    return air !== undefined && air.fromMs < this.input.toMs;
+    return this.upcoming() !== undefined;
   }
 
   reachedMs(): number {
     const last = this.out[this.out.length - 1];
-    return Math.max(last?.toMs ?? this.input.fromMs, this.input.air[this.next]?.fromMs ?? -Infinity);
+    return Math.max(last?.toMs ?? this.input.fromMs, this.upcoming()?.fromMs ?? -Infinity);
   }
 
   reach(untilMs: number): void {
@@ -197,16 +227,20 @@ class Maker {
   }
 
   private step(): void {
-    const { cuts, input } = this;
-    const air = input.air[this.next++]!;
-    let fromMs = Math.max(air.fromMs, input.fromMs);
-    const endMs = Math.min(air.toMs, input.toMs);
+    const { cuts } = this;
+    const stay = this.stays[0]!;
+    const air = stay.air[this.next++]!;
+    let fromMs = Math.max(air.fromMs, stay.fromMs);
+    const endMs = Math.min(air.toMs, stay.toMs);
     while (this.cut < cuts.length && cuts[this.cut]! <= fromMs) this.cut++;
     while (fromMs < endMs) {
       const toMs = this.cut < cuts.length && cuts[this.cut]! < endMs ? cuts[this.cut++]! : endMs;
       this.walk.step(sliceAir(air, fromMs, toMs));
       fromMs = toMs;
     }
+    if (this.upcoming()) return;
+    this.stays.shift();
+    this.enter();
   }
 }
 
@@ -258,7 +292,8 @@ class Walk {
     const start = this.tempC !== null && this.lastMs === air.fromMs ? this.tempC : airFromC;
     const spanS = (air.toMs - air.fromMs) / 1000;
     const slope = (airToC - airFromC) / spanS;
-    const pieces = piecesFor(start, airFromC, slope, tauS, spanS, TRACK_TOLERANCE_K);
+    const toleranceK = spanS > FINE_SPAN_S ? COARSE_TOLERANCE_K : TRACK_TOLERANCE_K;
+    const pieces = piecesFor(start, airFromC, slope, tauS, spanS, toleranceK);
     const source: SurfaceSource = air.source === 'measured' ? 'lag' : air.source;
     let fromC = start;
     for (let i = 0; i < pieces; i++) {
