@@ -15,6 +15,9 @@ export interface Orderable {
 const LOST: readonly Headline[] = ['shut', 'out', 'refused'];
 const DONE: readonly Headline[] = ['cured', 'waiting'];
 
+export const isLost = (headline: Headline): boolean => LOST.includes(headline);
+export const isDone = (headline: Headline): boolean => DONE.includes(headline);
+
 /** 0 running edge unknown · 1 running edge known · 2 may be coated, nothing running out · 3 waits · 4 already shut or out · 5 done. */
 function rank(row: Orderable): number {
   if (DONE.includes(row.headline)) return 5;

@@ -21,6 +21,8 @@ import type { PartRow, PlaceInfo, RouteStepRow } from './state.ts';
 
 /** A part with everything derived for one moment. */
 export interface DerivedPart {
+  /** When this was derived. */
+  readonly atMs: number;
   readonly row: PartRow;
   readonly state: PartState;
   readonly facts: readonly Fact[];
@@ -235,5 +237,6 @@ export function finish(frame: Frame, r: ReadyPart, speeds: Speeds): DerivedPart 
   );
   const { row, facts, steps, planned, own, lag, lagFit } = r;
   // Its track is not kept with it: thousands of parts would hold gigabytes of them. `surfaceOf` makes it again for one.
-  return { row, facts, steps, planned, own, lag, lagFit, state, placeId: r.place?.placeId ?? null };
+  const placeId = r.place?.placeId ?? null;
+  return { atMs: nowMs, row, facts, steps, planned, own, lag, lagFit, state, placeId };
 }

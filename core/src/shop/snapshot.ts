@@ -3,6 +3,7 @@ import { ofKind, type Fact } from '../facts/part.ts';
 import { predictedAtTest, type CoatState } from '../bench/film.ts';
 import { shopRate, type CalibrationPoint } from '../cure/calibration.ts';
 import { KEEP_DAYS, placeAir, type AirData, type PlaceAir } from './air.ts';
+import { mayStand } from './atRest.ts';
 import { nightsBetween, sessionsAhead } from './calendar.ts';
 import { finish, readyPart, type DerivedPart, type Frame, type ReadyPart, type Speeds } from './part.ts';
 import type { ShopRecord, ShopState } from './state.ts';
@@ -33,9 +34,14 @@ export interface Snapshot {
 
 /**
  * Derives a whole workshop at an instant, a part at a time: who drives it may let others have their turn between two parts.
- * Nothing of this is stored. Pure.
+ * Nothing of this is stored. Pure. With the snapshot `before`, parts at rest to which nothing happened are taken from it.
  */
-export function* derivation(shop: ShopState, data: AirData, nowMs: number): Generator<void, Snapshot> {
+export function* derivation(
+  shop: ShopState,
+  data: AirData,
+  nowMs: number,
+  before: Snapshot | null = null,
+): Generator<void, Snapshot> {
   const frame = frameOf(shop, data, nowMs);
   const points: CalibrationPoint[] = [];
   for (const row of shop.parts) {
@@ -46,15 +52,24 @@ export function* derivation(shop: ShopState, data: AirData, nowMs: number): Gene
   const speeds = shopSpeeds(points);
   const parts = new Map<string, DerivedPart>();
   for (const row of shop.parts) {
-    parts.set(row.partId, finish(frame, readyPart(frame, row), speeds));
-    yield;
+    const known = before?.parts.get(row.partId);
+    if (known && mayStand(known, before!.shop, shop, nowMs)) parts.set(row.partId, known);
+    else {
+      parts.set(row.partId, finish(frame, readyPart(frame, row), speeds));
+      yield;
+    }
   }
   return snapshotOf(frame, speeds, parts);
 }
 
 /** The same in one go: for a page without a server, for what-ifs and tests. */
-export function deriveShop(shop: ShopState, data: AirData, nowMs: number): Snapshot {
-  const steps = derivation(shop, data, nowMs);
+export function deriveShop(
+  shop: ShopState,
+  data: AirData,
+  nowMs: number,
+  before: Snapshot | null = null,
+): Snapshot {
+  const steps = derivation(shop, data, nowMs, before);
   for (;;) {
     const next = steps.next();
     if (next.done) return next.value;

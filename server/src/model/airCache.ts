@@ -2,6 +2,7 @@ import {
   DAY_MS,
   KEEP_DAYS,
   PAST_BIN_MS,
+  recent,
   type AirData,
   type AirReading,
   type ShopState,
@@ -28,6 +29,16 @@ interface Past {
   readonly byPlace: Promise<Map<string, readonly AirReading[]>>;
 }
 
+const oldestOf = recent((all: ShopState['facts']): number => {
+  let oldest = Infinity;
+  for (const facts of all.values()) for (const f of facts) oldest = Math.min(oldest, f.happenedAtMs);
+  return oldest;
+});
+
+/** Something is known to have happened before what was read. */
+const reachesFarther = (past: Past, shop: ShopState): boolean =>
+  Math.min(oldestOf(shop.facts), past.untilMs) < past.fromMs;
+
 /** The air of every place, kept in memory for a while. */
 export function airCache(db: Database, nowMs: () => number): AirCache {
   let air: { readonly atMs: number; readonly data: Promise<AirData> } | null = null;
@@ -37,8 +48,8 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
   /** What is no longer kept whole grows by a day a day; it is read again when it has, or when something older happened. */
   const pastOf = (shop: ShopState, now: number): Past['byPlace'] => {
     const untilMs = now - KEEP_DAYS * DAY_MS;
-    const fromMs = Math.min(oldestMs(shop), untilMs);
-    if (!past || fromMs < past.fromMs || Math.abs(untilMs - past.untilMs) > DAY_MS) {
+    const fromMs = Math.min(oldestOf(shop.facts), untilMs);
+    if (!past || reachesFarther(past, shop) || Math.abs(untilMs - past.untilMs) > DAY_MS) {
       // A day more than is asked for today, so that nothing is missing until tomorrow's.
       const byPlace = loadPast(
         db,
@@ -61,7 +72,7 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
   return {
     now(shop) {
       const now = nowMs();
-      if (!air || Math.abs(now - air.atMs) > RENEW_MS || isStale) {
+      if (!air || Math.abs(now - air.atMs) > RENEW_MS || isStale || (past && reachesFarther(past, shop))) {
         const loading = load(shop, now);
         const entry = { atMs: now, data: loading };
         air = entry;
@@ -79,10 +90,4 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
     },
     isDue: () => isStale && Math.abs(nowMs() - (air?.atMs ?? 0)) > AIR_MS,
   };
-}
-
-function oldestMs(shop: ShopState): number {
-  let oldest = Infinity;
-  for (const facts of shop.facts.values()) for (const f of facts) oldest = Math.min(oldest, f.happenedAtMs);
-  return oldest;
 }

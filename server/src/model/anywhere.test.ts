@@ -8,6 +8,7 @@ import {
   placeAirView,
   shelfResponse,
   shopStateOf,
+  type Fact,
   type Snapshot,
   type SnapshotSource,
 } from '@calvetta/core';
@@ -52,6 +53,40 @@ describe('the same shop, derived without the server', () => {
       expect(asJson(partDetail(snapshot, part))).toEqual(
         (await app.call('GET', `/api/parts/${part.row.partId}`)).body,
       );
+  });
+  it('parts at rest are taken from the moment before, and everything is said of them that would be', async () => {
+    const { shop, air, nowMs } = (await app.call('GET', '/api/source')).body as SnapshotSource;
+    const state = shopStateOf(shop);
+    const before = deriveShop(state, air, nowMs);
+    const laterMs = nowMs + 4 * 60_000;
+    const [fresh, kept] = [deriveShop(state, air, laterMs), deriveShop(state, air, laterMs, before)];
+    const taken = [...kept.parts].filter(([id, p]) => before.parts.get(id) === p).map(([id]) => id);
+    expect(taken.length).toBeGreaterThan(15);
+    // What moves is derived again; what stands, stands as it would.
+    const says = (s: Snapshot, id: string): unknown =>
+      s.parts
+        .get(id)!
+        .state.faces.map((f) => [f.headline, f.act.code, f.spans.map((x) => [x.state, x.fromMs])]);
+    for (const id of kept.parts.keys()) {
+      if (!taken.includes(id)) expect(kept.parts.get(id)!.atMs).toBe(laterMs);
+      expect(says(kept, id)).toEqual(says(fresh, id));
+    }
+    // Not for longer than a quarter of an hour, and not where something happened.
+    expect(
+      [...deriveShop(state, air, nowMs + 16 * 60_000, before).parts.values()].some((p) => p.atMs === nowMs),
+    ).toBe(false);
+    const noted = {
+      ...state.facts.get(taken[0]!)?.[0],
+      factId: 'x',
+      kind: 'noted',
+      body: { text: 'y' },
+      supersedes: null,
+    } as Fact;
+    const changed = {
+      ...state,
+      facts: new Map([...state.facts, [taken[0]!, [...(state.facts.get(taken[0]!) ?? []), noted]]]),
+    };
+    expect(deriveShop(changed, air, laterMs, before).parts.get(taken[0]!)!.atMs).toBe(laterMs);
   });
   it('says the same of the shelf and of every place', async () => {
     expect(asJson(shelfResponse(snapshot))).toEqual((await app.call('GET', '/api/shelf')).body);

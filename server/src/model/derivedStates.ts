@@ -25,10 +25,10 @@ export function derivedStates(from: Sources) {
   let asked = 0;
   let done = -1;
 
-  const whole = async (): Promise<Snapshot | null> => {
+  const whole = async (before: Snapshot | null): Promise<Snapshot | null> => {
     since = null;
     const data = await from.shop();
-    return data && (await inTurns(derivation(data, await from.air(data), from.nowMs())));
+    return data && (await inTurns(derivation(data, await from.air(data), from.nowMs(), before)));
   };
   const parts = async (before: Snapshot, partIds: ReadonlySet<string>): Promise<Snapshot | null> => {
     const data = await from.shop();
@@ -36,18 +36,19 @@ export function derivedStates(from: Sources) {
   };
 
   /** Everything again; what is written meanwhile goes its own way. Not waited for, but where nothing else will do. */
-  const renew = async (): Promise<void> => {
-    let next = await whole();
+  const renew = async (before: Snapshot | null): Promise<void> => {
+    let next = await whole(before);
     // What was derived meanwhile is newer than what this began with.
     while (next && since !== null) {
       const missed = since;
       since = null;
-      next = missed.kind === 'all' ? await whole() : await parts(next, missed.partIds);
+      next = missed.kind === 'all' ? await whole(null) : await parts(next, missed.partIds);
     }
     current = next;
     wholeMs = next?.nowMs ?? -Infinity;
   };
-  const startRenewal = (): Promise<void> => (renewing ??= renew().finally(() => (renewing = null)));
+  const startRenewal = (before: Snapshot | null): Promise<void> =>
+    (renewing ??= renew(before).finally(() => (renewing = null)));
 
   /** Brings `current` up to what was asked; whatever is asked meanwhile is taken up in the next round. */
   const work = async (): Promise<void> => {
@@ -66,7 +67,7 @@ export function derivedStates(from: Sources) {
       } else {
         // One that runs already may have read the shop before.
         await renewing;
-        await startRenewal();
+        await startRenewal(null);
       }
       done = upTo;
     } catch (error) {
@@ -92,7 +93,7 @@ export function derivedStates(from: Sources) {
       return current;
     },
     renewSoon(): void {
-      if (!working) startRenewal().catch(() => undefined);
+      if (!working) startRenewal(current).catch(() => undefined);
     },
     ask(what: Need): void {
       asked += 1;

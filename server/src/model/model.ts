@@ -79,7 +79,8 @@ export function createModel(db: Database, nowMs: () => number): Model {
         states.ask(needOf(what));
       } else if (message.topic === 'readings' || message.topic === 'forecast') {
         air.makeStale({ isByHand: message.isByHand === true, isPast: message.isPast === true });
-        if (message.isByHand) states.ask(states.standingIn(message.placeIds));
+        if (message.isPast) states.ask({ kind: 'all' });
+        else if (message.isByHand) states.ask(states.standingIn(message.placeIds));
       }
     },
   };

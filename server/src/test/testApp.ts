@@ -135,6 +135,8 @@ export async function startTestApp(
       options.webFolder ?? null,
     ),
   );
+  // A test that computes for a while must not find its line closed.
+  server.keepAliveTimeout = 60_000;
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const call: TestApp['call'] = async (method, path, body, headers = {}) => {
