@@ -100,12 +100,12 @@ export function derivedStates(from: Sources) {
       need = bothNeeds(need, what);
     },
     /** The parts that stand in these places; all, where that is not known. */
-    standingIn(placeIds: readonly string[] | undefined): Need {
-      if (!placeIds || !current) return { kind: 'all' };
-      const there = [...current.parts.values()].filter(
-        (p) => p.placeId !== null && placeIds.includes(p.placeId),
-      );
-      return { kind: 'parts', partIds: new Set(there.map((p) => p.row.partId)) };
-    },
+    standingIn: (placeIds: readonly string[] | undefined): Need => standingIn(current, placeIds),
   };
+}
+
+function standingIn(current: Snapshot | null, placeIds: readonly string[] | undefined): Need {
+  if (!placeIds || !current) return { kind: 'all' };
+  const there = [...current.parts.values()].filter((p) => p.placeId !== null && placeIds.includes(p.placeId));
+  return { kind: 'parts', partIds: new Set(there.map((p) => p.row.partId)) };
 }

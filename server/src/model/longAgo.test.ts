@@ -26,11 +26,11 @@ beforeAll(async () => {
   const lay = (part: string, hours: number, sheetId: string, dftUm: number) =>
     factInput('coated', part, hours, { sheetId, dftUm, tool: 'gun', reason: 'as the old book has it' });
   const facts = [
-    ...[FRAME, CAB, BLOCK].map((p) => factInput('moved', p!, THEN_H - 24, { placeId: 'booth' })),
-    ...[FRAME, CAB, BLOCK].map((p) => factInput('stripped', p!, THEN_H, { method: 'blast' })),
-    lay(FRAME!, THEN_H + 1, 'epoxy-primer.1', 60),
-    lay(CAB!, THEN_H + 1, 'zp-alkyd.1', 45),
-    factInput('moved', FRAME!, -300 * DAY_H, { placeId: 'shed' }),
+    ...[FRAME, CAB, BLOCK].map((p) => factInput('moved', p, THEN_H - 24, { placeId: 'booth' })),
+    ...[FRAME, CAB, BLOCK].map((p) => factInput('stripped', p, THEN_H, { method: 'blast' })),
+    lay(FRAME, THEN_H + 1, 'epoxy-primer.1', 60),
+    lay(CAB, THEN_H + 1, 'zp-alkyd.1', 45),
+    factInput('moved', FRAME, -300 * DAY_H, { placeId: 'shed' }),
   ];
   expect((await app.post('/api/facts', { facts })).status).toBe(201);
 });
@@ -55,8 +55,8 @@ async function edgesOf(part: string) {
 describe('a film of two years ago', () => {
   // Sheets' own points at 20 °C: what a coat laid in a steady 20 °C must say, however long ago it was (± the tenth of a kelvin).
   it.each([
-    [FRAME!, 'epoxy-primer.1'],
-    [CAB!, 'zp-alkyd.1'],
+    [FRAME, 'epoxy-primer.1'],
+    [CAB, 'zp-alkyd.1'],
   ])('%s was cured by the air of then, not by this winter’s', async (part, sheetId) => {
     const sheet = (await app.call('GET', `/api/sheets/${sheetId}`)).body as {
       stages: Record<string, { points: { tempC: number; hours: number }[] }>;
@@ -78,7 +78,7 @@ describe('a film of two years ago', () => {
     expect(body.card.bare.edge.worstMs - body.card.bare.sinceMs).toBeLessThan(9 * 3_600_000);
   });
   it('readings of then that come in late change what is said of then', async () => {
-    const before = await edgesOf(CAB!);
+    const before = await edgesOf(CAB);
     // The book of the boiler house turns up: the booth was at 30 °C in the first night.
     const readings = Array.from({ length: 12 }, (_, i) => ({
       at: new Date(app.clock.nowMs + (THEN_H - 1 + i) * 3_600_000 - 60_000).toISOString(),
@@ -86,7 +86,7 @@ describe('a film of two years ago', () => {
       rhPct: 40,
     }));
     expect((await app.post('/api/import/readings?place=booth&probe=a-book', { readings })).status).toBe(201);
-    const after = await edgesOf(CAB!);
+    const after = await edgesOf(CAB);
     expect(after['service']!.hours).toBeLessThan(before['service']!.hours!);
   });
 });
