@@ -101,6 +101,7 @@ start_cluster() {
   [ "$(ask "select count(*) from pg_roles where rolname='server'" postgres)" = 1 ] ||
     ask "create role server login" postgres
   export DATABASE_URL="postgres://server@localhost:$pg_port/calvetta?host=$sockets"
+  export DATA_FOLDER="$cluster/data"
   export MIGRATE_URL="postgres://app@localhost:$pg_port/calvetta?host=$sockets"
 }
 

@@ -8,6 +8,7 @@ import { factsRoutes } from './facts/facts.routes.ts';
 import { inBounds, PLAIN } from './http/bounds.ts';
 import { AppError, errorHandler } from './http/errors.ts';
 import { contentTypes, frontDoor } from './http/frontDoor.ts';
+import { roomToWrite } from './http/roomToWrite.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
@@ -56,6 +57,7 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   );
   app.use(frontDoor(deps.publicOrigin));
   app.use('/api', contentTypes(['/import/readings', '/import/forecast']));
+  app.use('/api', roomToWrite(deps.freeBytes, deps.nowMs));
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }), inBounds(PLAIN));
   // Answers about a whole shop are large and repeat themselves; what is said as it happens is not held back for it.

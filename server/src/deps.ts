@@ -14,6 +14,8 @@ export interface Deps {
   readonly newId: () => string;
   /** Where a proxy shows this server, such as https://shed.example; null: by its own address only. */
   readonly publicOrigin: string | null;
+  /** Room left on the database's disk, bytes; null where that is another machine's. */
+  readonly freeBytes: () => Promise<number | null>;
   /** Tells this process's own announcements from others'. */
   readonly processId: string;
 }

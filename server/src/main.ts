@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
+import { statfs } from 'node:fs/promises';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
@@ -8,6 +9,7 @@ import { createApp } from './app.ts';
 import { createModel } from './model/model.ts';
 import { openDatabase, type Database } from './db/db.ts';
 import { layOut } from './db/migrate.ts';
+import { sweepUploads } from './imports/imports.routes.ts';
 import { startLive } from './live/live.ts';
 import { setToken } from './readings/readings.sql.ts';
 import { newToken, sha256 } from './readings/tokens.ts';
@@ -22,6 +24,8 @@ const env = {
   host: process.env['HOST'] ?? '127.0.0.1',
   port: Number(process.env['PORT'] ?? 0),
   publicOrigin: process.env['PUBLIC_ORIGIN'] ?? null,
+  /** The folder of the database, where it is on this machine. */
+  dataFolder: process.env['DATA_FOLDER'] ?? null,
   simulate: process.env['SIMULATE'] === '1',
   logLevel: process.env['LOG_LEVEL'] ?? 'info',
   webFolder: process.env['WEB_FOLDER'] ?? join(import.meta.dirname, '..', '..', 'web', 'dist'),
@@ -55,9 +59,10 @@ async function main(): Promise<void> {
   live.onMessage((m, from) => {
     if (from !== processId) model.invalidate(m);
   });
+  await sweepUploads();
   const webFolder = env.webFolder;
   const app = createApp(
-    { db, log, live, model, nowMs, newId: randomUUID, processId, publicOrigin: env.publicOrigin },
+    { db, log, live, model, nowMs, newId: randomUUID, processId, publicOrigin: env.publicOrigin, freeBytes },
     existsSync(webFolder) ? webFolder : null,
   );
   const server = createServer(app);
@@ -81,6 +86,13 @@ async function main(): Promise<void> {
   };
   process.on('SIGTERM', stop);
   process.on('SIGINT', stop);
+}
+
+/** Room on the disk of the database; null where nobody said which that is. */
+async function freeBytes(): Promise<number | null> {
+  if (env.dataFolder === null) return null;
+  const disk = await statfs(env.dataFolder);
+  return disk.bavail * disk.bsize;
 }
 
 /** The stand-ins run by the demo's weather, anchored to the moment the workshop was first imported. */

@@ -281,3 +281,27 @@ describe('a shop file that contradicts itself', () => {
     await empty.close();
   });
 });
+
+describe('a disk that is nearly full', () => {
+  const note = () =>
+    app.post('/api/facts', { facts: [factInput('noted', 'pump.cylinder-block', 0, { text: 'room?' })] });
+  it('holds writes back before the database falls, and goes on answering; with room again it takes them', async () => {
+    app.clock.nowMs += 10_000;
+    app.disk.freeBytes = 20_000_000;
+    expect(await note()).toMatchObject({ status: 503, body: { code: 'busy' } });
+    expect((await app.call('GET', '/api/bench')).status).toBe(200);
+    app.disk.freeBytes = 5_000_000_000;
+    app.clock.nowMs += 10_000;
+    expect((await note()).status).toBe(201);
+  });
+  it('full all the same (PostgreSQL’s 53100) is not now, and no fault', async () => {
+    await app.asOwner((db) =>
+      db.query(`create function no_room() returns trigger language plpgsql as $$ begin raise exception 'disk full' using errcode = '53100'; end $$;
+        create trigger no_room before insert on fact for each row execute function no_room()`),
+    );
+    expect(await note()).toMatchObject({ status: 503, body: { code: 'busy' } });
+    expect((await app.call('GET', '/api/bench')).status).toBe(200);
+    await app.asOwner((db) => db.query('drop trigger no_room on fact'));
+    expect((await note()).status).toBe(201);
+  });
+});

@@ -14,6 +14,7 @@ describe('the heading of a logger’s file', () => {
       air: 3,
       rh: 0,
       surface: 1,
+      count: 4,
       airUnit: 'C',
       surfaceUnit: 'F',
     });
@@ -56,8 +57,8 @@ describe('a time as a logger writes it', () => {
 });
 
 describe('a row', () => {
-  const columns: Columns = { time: 0, air: 1, rh: 2, surface: 3, airUnit: 'C', surfaceUnit: 'C' };
-  const read = (...cells: string[]) => readRow(cells, columns, 'UTC', null, 7);
+  const columns: Columns = { time: 0, air: 1, rh: 2, surface: 3, count: 4, airUnit: 'C', surfaceUnit: 'C' };
+  const read = (...cells: string[]) => readRow(cells, columns, 'UTC', { atMs: null, isDescending: false }, 7);
   it('with everything', () =>
     expect(read('2026-03-05 10:00', '9,5', '71', '8.25')).toEqual({
       ok: true,

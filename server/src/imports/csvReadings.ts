@@ -28,6 +28,8 @@ export interface Columns {
   readonly air: number;
   readonly rh: number;
   readonly surface: number | null;
+  /** Cells of the heading: a row with more of them has something torn apart. */
+  readonly count: number;
   readonly airUnit: 'C' | 'F';
   readonly surfaceUnit: 'C' | 'F';
 }
@@ -54,6 +56,7 @@ export function columnsOf(headings: readonly string[]): Columns | null {
     air,
     rh,
     surface: surface < 0 ? null : surface,
+    count: headings.length,
     airUnit: unitOf(headings[air]!),
     surfaceUnit: surface < 0 ? 'C' : unitOf(headings[surface]!),
   };
@@ -84,9 +87,14 @@ export type ReadTime =
 
 /**
  * A time as written. With an offset it is exact; without, it is local to the workshop. The hour that repeats when
- * clocks go back is resolved by row order (the file ascends); a file that starts inside it is asked for offsets.
+ * clocks go back is resolved by row order, ascending or descending; a file that starts inside it is asked for offsets.
  */
-export function readTime(text: string, zone: string, previousMs: number | null): ReadTime {
+export function readTime(
+  text: string,
+  zone: string,
+  previousMs: number | null,
+  isDescending = false,
+): ReadTime {
   const t = text.trim();
   const none = { ok: false, code: 'not-a-time', accepts: ACCEPTS_TIME } as const;
   if (/(Z|[+-]\d\d:?\d\d)$/.test(t)) {
@@ -110,6 +118,7 @@ export function readTime(text: string, zone: string, previousMs: number | null):
       code: 'which-hour',
       accepts: 'the offset with it (this hour came twice), such as 2026-10-25T02:30:00+02:00',
     };
+  if (isDescending) return { ok: true, atMs: options.findLast((o) => o < previousMs) ?? first };
   return { ok: true, atMs: options.find((o) => o > previousMs) ?? last };
 }
 /** Loggers leave out seconds, and the colon of the offset. */
@@ -135,20 +144,33 @@ function readNumber(text: string, f: QuantityField): { value: number } | { code:
   };
 }
 
+/** What came before a row: its instant, and which way the file runs. */
+export interface Before {
+  readonly atMs: number | null;
+  readonly isDescending: boolean;
+}
+
 /** One record of the file as a reading or a problem. */
 export function readRow(
   cells: readonly string[],
   columns: Columns,
   zone: string,
-  previousMs: number | null,
+  before: Before,
   line: number,
 ): CsvRow {
   const bad = (f: string, code: string, got: string, accepts: string): CsvRow => ({
     ok: false,
     problem: { line, field: f, code, got: got.slice(0, 60), accepts },
   });
+  if (cells.slice(columns.count).some((c) => c.trim() !== ''))
+    return bad(
+      'row',
+      'more-cells',
+      cells.join(','),
+      `${columns.count} cells, as the heading has: numbers with a decimal comma need quotes, or semicolons between the cells`,
+    );
   const timeText = cells[columns.time] ?? '';
-  const time = readTime(timeText, zone, previousMs);
+  const time = readTime(timeText, zone, before.atMs, before.isDescending);
   if (!time.ok) return bad('time', time.code, timeText, time.accepts);
   const values: Partial<Record<'airC' | 'rhPct' | 'surfaceC', number>> = {};
   for (const [name, index, unit] of [
@@ -187,23 +209,35 @@ export async function* readCsv(
       skip_empty_lines: true,
       trim: true,
       info: true,
+      // A quote that is never closed would take the rest of the file for one cell.
+      max_record_size: 20_000,
     }),
   );
   // Only now: a listener attached before the pipe would start the flow and lose the first chunk.
   source.on('data', (chunk: Buffer | string) => onBytes(chunk.length));
   let columns: Columns | null = null;
-  let previousMs: number | null = null;
-  for await (const item of parser as AsyncIterable<{ record: string[]; info: { lines: number } }>) {
-    if (!columns) {
-      columns = columnsOf(item.record);
+  let before: Before = { atMs: null, isDescending: false };
+  let line = 1;
+  try {
+    for await (const item of parser as AsyncIterable<{ record: string[]; info: { lines: number } }>) {
+      line = item.info.lines;
       if (!columns) {
-        yield { ok: null };
-        return;
+        columns = columnsOf(item.record);
+        if (!columns) {
+          yield { ok: null };
+          return;
+        }
+        continue;
       }
-      continue;
+      const row = readRow(item.record, columns, zone, before, line);
+      if (row.ok) before = { atMs: row.atMs, isDescending: before.atMs !== null && row.atMs < before.atMs };
+      yield row;
     }
-    const row = readRow(item.record, columns, zone, previousMs, item.info.lines);
-    if (row.ok) previousMs = row.atMs;
-    yield row;
+  } catch (error) {
+    // The rows before stand; what follows cannot be told apart any more, and that is said with its line.
+    if (!String((error as { readonly code?: unknown }).code).startsWith('CSV_')) throw error;
+    const accepts =
+      'quotes in pairs, from here on: the rows before this line are stored, those after it are not';
+    yield { ok: false, problem: { line: line + 1, field: 'row', code: 'torn', got: '', accepts } };
   }
 }

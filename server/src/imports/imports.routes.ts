@@ -1,8 +1,8 @@
 import { createWriteStream } from 'node:fs';
-import { mkdtemp, readFile, rm, stat } from 'node:fs/promises';
+import { mkdtemp, readdir, readFile, rm, stat } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { Readable } from 'node:stream';
+import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import express, { Router, type Request, type RequestHandler } from 'express';
 import { FORECAST_REACH_MS } from '@calvetta/core';
@@ -26,21 +26,46 @@ const TOO_FAR = 'at most 15 days ahead';
 /** Largest file taken, bytes: 200 000 rows are about 10 MB. */
 const MAX_FILE = 200 * 1024 * 1024;
 
+const UPLOAD = 'calvetta-import-';
 /** Writes the request's body to a file of its own, so that the upload and the reading of it do not wait for each other. */
 async function spool(req: Request): Promise<{ path: string; bytes: number; drop: () => Promise<void> }> {
-  const folder = await mkdtemp(join(tmpdir(), 'calvetta-import-'));
+  const folder = await mkdtemp(join(tmpdir(), UPLOAD));
   const path = join(folder, 'body');
   const drop = (): Promise<void> => rm(folder, { recursive: true, force: true });
   try {
     if (Number(req.get('content-length') ?? 0) > MAX_FILE)
       throw new AppError('too-large', { maxBytes: MAX_FILE });
-    await pipeline(req, createWriteStream(path));
+    await pipeline(req, atMost(MAX_FILE), createWriteStream(path));
     const { size } = await stat(path);
-    if (size > MAX_FILE) throw new AppError('too-large', { maxBytes: MAX_FILE });
     return { path, bytes: size, drop };
   } catch (error) {
     await drop();
     throw error;
+  }
+}
+
+/** Lets so many bytes through and no more, whether their number was announced or not. */
+function atMost(maxBytes: number): Transform {
+  let bytes = 0;
+  return new Transform({
+    transform(chunk: Buffer, _encoding, next) {
+      bytes += chunk.length;
+      if (bytes > maxBytes) next(new AppError('too-large', { maxBytes }));
+      else next(null, chunk);
+    },
+  });
+}
+
+/** Uploads that a killed server left behind; another one's may still be on its way, so only old ones. Called at the start. */
+export async function sweepUploads(olderMs = 3_600_000): Promise<void> {
+  for (const name of await readdir(tmpdir())) {
+    if (!name.startsWith(UPLOAD)) continue;
+    const path = join(tmpdir(), name);
+    const isOld = await stat(path).then(
+      (s) => Date.now() - s.mtimeMs > olderMs,
+      () => false,
+    );
+    if (isOld) await rm(path, { recursive: true, force: true }).catch(() => undefined);
   }
 }
 

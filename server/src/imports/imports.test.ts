@@ -1,3 +1,5 @@
+import { readdirSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { startTestApp, smallShop, type TestApp } from '../test/testApp.ts';
 
@@ -69,6 +71,75 @@ describe('readings as CSV', () => {
       '2025-10-26T01:10:00.000Z',
       '2025-10-26T01:30:00.000Z',
     ]);
+  });
+  it('and by a file that runs backwards, as loggers that show the newest first write it', async () => {
+    const times = ['02:10', '01:50', '01:10', '01:50', '01:10', '00:50'];
+    const job = await importCsv(
+      `time,air,rh\n${times.map((t) => `2025-10-26 ${t},8,80\n`).join('')}`,
+      'back',
+    );
+    expect(job).toMatchObject({ rowsStored: 6, rowsRefused: 0 });
+    expect((await stored('back')).map((r) => r.at.toISOString().slice(11, 16))).toEqual([
+      '23:50',
+      '00:10',
+      '00:50',
+      '01:10',
+      '01:50',
+      '02:10',
+    ]);
+  });
+  it('a decimal comma in a file of commas is asked about, never read as two figures', async () => {
+    const job = await importCsv(
+      'time,air,rh\n2026-03-05T09:00:00Z,10,5,70\n2026-03-05T09:10:00Z,"10,5",70\n',
+      'comma',
+    );
+    expect(job).toMatchObject({ rowsStored: 1, rowsRefused: 1 });
+    expect(job.problems[0]).toMatchObject({ line: 2, field: 'row', code: 'more-cells' });
+  });
+  it('a quote that is never closed ends the file there: what was stored is counted, the line is named', async () => {
+    const rows = Array.from(
+      { length: 5000 },
+      (_, i) => `${new Date(Date.UTC(2026, 1, 1) + i * 60_000).toISOString()},9,70`,
+    );
+    const job = await importCsv(
+      ['time,air,rh', ...rows.slice(0, 3000), '"2026-02-01T00:00:00Z,9,70', ...rows.slice(3000)].join('\n'),
+      'quote',
+    );
+    expect(job.state).toBe('done');
+    expect(job.problems[0]).toMatchObject({
+      field: 'row',
+      code: 'torn',
+      accepts: expect.stringContaining('before this line are stored'),
+    });
+    expect((await stored('quote')).length).toBe(job.rowsStored);
+    expect(job.rowsStored + job.rowsKnown).toBe(3000);
+  });
+  it('an upload without a length is cut off where it grows too large, and nothing of it stays', async () => {
+    const before = readdirSync(tmpdir()).filter((n) => n.startsWith('calvetta-import-')).length;
+    const chunk = Buffer.alloc(4_000_000, '2026-03-05T09:00:00Z,9,70\n');
+    let sent = 0;
+    const body = new ReadableStream({
+      pull(c) {
+        if (sent > 260_000_000) c.close();
+        else c.enqueue(chunk);
+        sent += chunk.length;
+      },
+    });
+    const status = await fetch(`${app.base}/api/import/readings?place=booth`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'text/csv', 'X-Calvetta': '1' },
+      body,
+      duplex: 'half',
+    } as RequestInit).then(
+      (r) => r.status,
+      () => 0,
+    );
+    // Refused, or the line was closed while it was still sending.
+    expect([413, 0]).toContain(status);
+    expect(sent).toBeLessThan(260_000_000);
+    expect(readdirSync(tmpdir()).filter((n) => n.startsWith('calvetta-import-')).length).toBeLessThanOrEqual(
+      before,
+    );
   });
   it('asks for the offset when a file begins inside that hour, and refuses an hour that never was', async () => {
     const twice = await importCsv('time,air,rh\n2025-10-26 01:30,8,80\n', 'dst2');

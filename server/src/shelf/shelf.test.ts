@@ -88,6 +88,8 @@ describe('a mix', () => {
     expect(problem(swapped)).toMatchObject({ code: 'other-tin' });
     const nothing = await postStock(app, stockInput('mixed', 0, mixBody('m2', { aMl: 0 })));
     expect(problem(nothing)).toMatchObject({ field: 'body.aMl' });
+    const soft = await postStock(app, stockInput('mixed', 0, mixBody('m2', { bMl: 0, bTinId: null })));
+    expect(problem(soft)).toMatchObject({ field: 'body.bMl', code: 'needs-hardener' });
     const noHardener = await postStock(app, stockInput('mixed', 0, mixBody('m2', { bTinId: null })));
     expect(problem(noHardener)).toMatchObject({ field: 'body.bTinId' });
     expect(await postStock(app, stockInput('mixed', 0, mixBody('m1')))).toMatchObject({

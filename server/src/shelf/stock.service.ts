@@ -6,6 +6,7 @@ import { AppError, invalidInput } from '../http/errors.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
 import { lockFor } from '../ledger/locks.ts';
 import { findCoatsFrom, findEntry, lastSeq, productOf, type EntryInput } from '../ledger/ledger.sql.ts';
+import { findSheet } from '../shop/shop.sql.ts';
 import { write } from '../write.ts';
 import { findTin, insertTin } from './shelf.sql.ts';
 
@@ -128,6 +129,16 @@ function checkOpened(tin: TinRow, happenedAt: string): void {
 /** Each tin of the content and product it is poured for. */
 async function checkPoured(tx: Db, workshopId: string, m: StockBodies['mixed']): Promise<void> {
   const product = await productOf(tx, workshopId, m.sheetId);
+  const sheet = await findSheet(tx, workshopId, m.sheetId);
+  if (sheet?.packs === 2 && m.bMl === 0)
+    throw invalidInput([
+      {
+        field: 'body.bMl',
+        code: 'needs-hardener',
+        got: 0,
+        accepts: `the hardener that went in: ${sheet.name} is a two-pack and does not cure without`,
+      },
+    ]);
   const wanted: readonly (readonly [string, string | null, Content, number])[] = [
     ['aTinId', m.aTinId, 'paint', m.aMl],
     ['bTinId', m.bTinId, 'hardener', m.bMl],

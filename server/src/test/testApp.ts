@@ -21,6 +21,8 @@ export interface TestApp {
   /** Works on its database as the owner of the tables. */
   asOwner<T>(work: (db: Database) => Promise<T>): Promise<T>;
   readonly clock: { nowMs: number };
+  /** What the server is told of its disk. */
+  readonly disk: { freeBytes: number | null };
   /** Fetches JSON: status and body. */
   call(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
   post(path: string, body: unknown): Promise<Answer>;
@@ -117,6 +119,7 @@ export async function startTestApp(
   const own = options.url === undefined ? await freshDatabase() : null;
   const url = options.url ?? own!.url;
   const clock = { nowMs: AS_OF_MS };
+  const disk: { freeBytes: number | null } = { freeBytes: null };
   const { runsAheadMs } = options;
   const nowMs = (): number => (runsAheadMs === undefined ? clock.nowMs : Date.now() + runsAheadMs);
   const db = openDatabase(url);
@@ -131,7 +134,17 @@ export async function startTestApp(
   });
   const server: Server = createServer(
     createApp(
-      { db, log, live, model, nowMs, newId: randomUUID, processId, publicOrigin: null },
+      {
+        db,
+        log,
+        live,
+        model,
+        nowMs,
+        newId: randomUUID,
+        processId,
+        publicOrigin: null,
+        freeBytes: () => Promise.resolve(disk.freeBytes),
+      },
       options.webFolder ?? null,
     ),
   );
@@ -161,6 +174,7 @@ export async function startTestApp(
       }
     },
     clock,
+    disk,
     call,
     post: (path, body) => call('POST', path, body),
     async close() {
