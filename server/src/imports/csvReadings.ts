@@ -234,10 +234,10 @@ export async function* readCsv(
       yield row;
     }
   } catch (error) {
-    // The rows before stand; what follows cannot be told apart any more, and that is said with its line.
+    // What the parser had read ahead of the torn place is gone with it: said is the line up to which rows were handed on.
     if (!String((error as { readonly code?: unknown }).code).startsWith('CSV_')) throw error;
     const accepts =
-      'quotes in pairs, from here on: the rows before this line are stored, those after it are not';
+      'quotes in pairs: one further down is never closed. The rows before this line are stored, from it on they are not';
     yield { ok: false, problem: { line: line + 1, field: 'row', code: 'torn', got: '', accepts } };
   }
 }
