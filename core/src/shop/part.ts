@@ -15,7 +15,7 @@ import {
 } from '../part/thermal/track.ts';
 import { OPEN_COATS } from '../route/route.ts';
 import type { ShopState } from './state.ts';
-import { type AirData, type PlaceAir } from './air.ts';
+import { KEEP_DAYS, type AirData, type PlaceAir } from './air.ts';
 import { coatsBeforeRoute, facesWith, plannedCoats, routeOf } from './route.ts';
 import type { PartRow, PlaceInfo, RouteStepRow } from './state.ts';
 
@@ -118,7 +118,7 @@ interface TrackAsked {
  * its own has a track of its own.
  */
 function trackOf(
-  frame: Pick<Frame, 'air' | 'tracks' | 'nights' | 'fromMs' | 'horizonMs'>,
+  frame: Pick<Frame, 'air' | 'tracks' | 'nights' | 'nowMs' | 'fromMs' | 'horizonMs'>,
   asked: TrackAsked,
 ): readonly SurfaceStretch[] {
   const { stays, own, tauS, fromMs, isOutdoors } = asked;
@@ -128,6 +128,7 @@ function trackOf(
       own,
       fromMs: beginMs,
       toMs: frame.horizonMs,
+      coarseBeforeMs: frame.nowMs - KEEP_DAYS * DAY_MS,
       tauS,
       ...(isOutdoors ? { openSky: { nights: frame.nights, dropK: CLEAR_SKY_DROP_K } } : {}),
     });

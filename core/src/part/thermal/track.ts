@@ -46,6 +46,8 @@ export interface SurfaceTrackInput {
   readonly own: readonly OwnReading[];
   readonly fromMs: number;
   readonly toMs: number;
+  /** Before this the air is known by readings hours apart. */
+  readonly coarseBeforeMs?: number;
   /** Nights under open sky, where a surface falls below the air. Only for parts that stand outdoors. */
   readonly openSky?: { readonly nights: readonly Span[]; readonly dropK: number };
 }
@@ -54,9 +56,8 @@ export interface SurfaceTrackInput {
 export const JOIN_OWN_MS = 3_600_000;
 /** The chord of a lag curve stays this close to the curve. */
 export const TRACK_TOLERANCE_K = 0.02;
-/** Between readings hours apart the air itself is a guess of a kelvin: there the chord may stray by this much. */
+/** Between readings hours apart the air itself is a guess of a kelvin: there the chord of the lag may stray by this much. */
 const COARSE_TOLERANCE_K = 0.3;
-const FINE_SPAN_S = 2 * 3600;
 /** A surface under a clear night sky falls 2–5 K below the air; the middle is taken (common practice, no published source). */
 export const CLEAR_SKY_DROP_K = 3;
 
@@ -292,7 +293,8 @@ class Walk {
     const start = this.tempC !== null && this.lastMs === air.fromMs ? this.tempC : airFromC;
     const spanS = (air.toMs - air.fromMs) / 1000;
     const slope = (airToC - airFromC) / spanS;
-    const toleranceK = spanS > FINE_SPAN_S ? COARSE_TOLERANCE_K : TRACK_TOLERANCE_K;
+    const isCoarse = air.toMs <= (this.input.coarseBeforeMs ?? -Infinity);
+    const toleranceK = isCoarse ? COARSE_TOLERANCE_K : TRACK_TOLERANCE_K;
     const pieces = piecesFor(start, airFromC, slope, tauS, spanS, toleranceK);
     const source: SurfaceSource = air.source === 'measured' ? 'lag' : air.source;
     let fromC = start;
