@@ -169,7 +169,10 @@ async function idsStored(): Promise<Set<string>> {
   return new Set(facts.map((f) => f.factId));
 }
 
-it.each(['server', 'database', 'server', 'database'])(
+/** How often each is killed: `KILLS=20` for a long look. */
+const KILLS = Number(process.env['KILLS'] ?? 1);
+
+it.each(Array.from({ length: KILLS }, () => ['server', 'database']).flat())(
   'the %s killed while six hands write: everything that was answered is there, and what was not is stored once when sent again',
   async (which) => {
     const hands = load();
