@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
+import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 const [FRAME, CAB, BLOCK] = ['quarry.main-frame-left', 'quarry.cab-side-left', 'pump.cylinder-block'];
 const DAY_H = 24;
@@ -90,3 +90,22 @@ describe('a film of two years ago', () => {
     expect(after['service']!.hours).toBeLessThan(before['service']!.hours!);
   });
 });
+
+it('a part at rest shows no air that has gone stale meanwhile', async () => {
+  const other = await startTestApp();
+  try {
+    await steadyAir(other, 'booth', 18, 50, 24);
+    await other.post('/api/facts', { facts: [factInput('moved', BLOCK!, -40, { placeId: 'booth' })] });
+    const part = async () => (await other.call('GET', `/api/parts/${BLOCK}`)).body;
+    expect((await part()).card).toMatchObject({ headline: 'waiting', marginK: expect.any(Number) });
+    // Minute by minute, as pages ask; the last reading is thirty minutes old at the end, and unknown to a gate from then on.
+    for (let minute = 1; minute <= 32; minute++) {
+      other.clock.nowMs += 60_000;
+      for (let i = 0; i < 50 && (await part()).nowMs < other.clock.nowMs; i++)
+        await new Promise((done) => setTimeout(done, 20));
+    }
+    expect((await part()).card.marginK).toBeNull();
+  } finally {
+    await other.close();
+  }
+}, 60_000);

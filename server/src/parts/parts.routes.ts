@@ -16,7 +16,10 @@ export function partsRoutes(deps: Deps): Router {
     const snapshot = await needSnapshot(deps);
     const part = snapshot.parts.get(req.params.partId);
     if (!part) throw new AppError('not-found', { what: 'part', id: req.params.partId });
-    res.json(partDetail(snapshot, part));
+    // One at rest was derived some minutes ago: its air is said as it is now, or not at all.
+    const then = part.atMs < snapshot.nowMs ? await deps.model.partsThen() : null;
+    const now = then?.partAt(part.row.partId, part.facts, snapshot.nowMs) ?? part;
+    res.json(partDetail(snapshot, now));
   });
   /** Many parts at once, as from a pasted list. Sent again it makes none twice. */
   router.post('/machines/:machineId/parts', async (req, res) => {
