@@ -95,7 +95,7 @@ it('a part at rest shows no air that has gone stale meanwhile', async () => {
   const other = await startTestApp();
   try {
     await steadyAir(other, 'booth', 18, 50, 24);
-    await other.post('/api/facts', { facts: [factInput('moved', BLOCK!, -40, { placeId: 'booth' })] });
+    await other.post('/api/facts', { facts: [factInput('moved', BLOCK, -40, { placeId: 'booth' })] });
     const part = async () => (await other.call('GET', `/api/parts/${BLOCK}`)).body;
     expect((await part()).card).toMatchObject({ headline: 'waiting', marginK: expect.any(Number) });
     // Minute by minute, as pages ask; the last reading is thirty minutes old at the end, and unknown to a gate from then on.
