@@ -4,6 +4,7 @@
  */
 import { benchAdvice } from './advice.ts';
 import { benchClocks } from './clocks.ts';
+import { benchCrowd } from './crowd.ts';
 import { benchDewPoint } from './dewPoint.ts';
 import { benchHttp } from './http.ts';
 import { benchFirstScreen } from './firstScreen.ts';
@@ -23,5 +24,9 @@ else {
   print(
     'a shop that grows: as many years as it has parts for, 14 days of readings by the minute, before that by ten',
     await benchScale(),
+  );
+  print(
+    'six tabs, forty tablets and ten probes while 20 writes a second arrive, 400 parts',
+    await benchCrowd(),
   );
 }

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { go, SCREENS } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { factInput } from '../server/src/test/testApp.ts';
+import { open, rowOf, startStage, type Stage } from './browser.ts';
 
 let stage: Stage;
 beforeAll(async () => {
@@ -17,5 +18,32 @@ describe('narrow screens', () => {
       const widthPx = await page.evaluate(() => document.documentElement.scrollWidth);
       expect([path, Math.max(widthPx, 390)]).toEqual([path, 390]);
     }
+  }, 120_000);
+});
+
+describe('eight tabs of one browser', () => {
+  // A browser opens six connections to one server over plain HTTP: a line for each tab would leave none for the seventh.
+  it('share one line, and all of them see at once what is written elsewhere', async () => {
+    const first = await stage.desk();
+    const lines: string[] = [];
+    first.context().on('request', (r) => r.url().endsWith('/api/live') && lines.push(r.url()));
+    await open(stage, first, '/');
+    const tabs = [first];
+    while (tabs.length < 8) {
+      const tab = await first.context().newPage();
+      await open(stage, tab, '/');
+      tabs.push(tab);
+    }
+    // One that is closed hands its line on; two may take it at the same look.
+    expect(lines.length).toBeLessThanOrEqual(3);
+    await tabs.shift()!.close();
+    const onBench = (await stage.app.call('GET', '/api/bench')).body.rows.map((r: any) => r.partId);
+    const { machines } = (await stage.app.call('GET', '/api/machines')).body;
+    const parts = machines.flatMap((m: any) => m.assemblies.flatMap((a: any) => a.parts));
+    const { partId } = parts.find((p: any) => !onBench.includes(p.partId));
+    const at = { happenedAt: new Date(stage.nowMs()).toISOString() };
+    const stripped = factInput('stripped', partId, 0, { method: 'blast' }, at);
+    expect((await stage.app.post('/api/facts', { facts: [stripped] })).status).toBe(201);
+    for (const tab of tabs) await rowOf(tab, partId).waitFor();
   }, 120_000);
 });

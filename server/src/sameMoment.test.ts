@@ -104,6 +104,39 @@ describe('the ledger of a coat', () => {
   });
 });
 
+describe('two servers on one database', () => {
+  it('read their own writes from each other, store the same entry once, and both go on hearing', async () => {
+    const other = await startTestApp({ url: app.url, shop: null });
+    try {
+      const servers = [app, other];
+      const part = '/api/parts/pump.cylinder-block';
+      for (let i = 0; i < 16; i++) {
+        const fact = factInput('noted', 'pump.cylinder-block', -1, { text: `by turns ${i}` });
+        const [here, there] = [servers[i % 2]!, servers[(i + 1) % 2]!];
+        const stored = await here.post('/api/facts', { facts: [fact] });
+        const { body } = await there.call('GET', part, undefined, {
+          'x-calvetta-seq': String(stored.body.seq),
+        });
+        expect(body.facts.map((f: any) => f.factId)).toContain(fact.factId);
+      }
+      const same = factInput('noted', 'pump.cylinder-block', -1, { text: 'sent to both' });
+      const both = await Promise.all(servers.map((s) => s.post('/api/facts', { facts: [same] })));
+      expect(both.map((r) => r.status).sort()).toEqual([200, 201]);
+      const seen = await Promise.all(servers.map((s) => s.call('GET', part)));
+      for (const { body } of seen)
+        expect(body.facts.filter((f: any) => f.factId === same.factId)).toHaveLength(1);
+      // An edit on one is a conflict on the other, not a silent second.
+      const { version } = seen[0]!.body;
+      const edits = await Promise.all(
+        servers.map((s, i) => s.call('PATCH', part, { version, name: `Block ${i}` })),
+      );
+      expect(edits.map((r) => r.status).sort()).toEqual([200, 409]);
+    } finally {
+      await other.close();
+    }
+  });
+});
+
 describe('a clock that is set back', () => {
   it('freezes nothing: what is shown is of the new now, and probes go on reporting', async () => {
     await app.call('GET', '/api/bench');

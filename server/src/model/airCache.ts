@@ -1,14 +1,6 @@
-import {
-  DAY_MS,
-  KEEP_DAYS,
-  PAST_BIN_MS,
-  recent,
-  type AirData,
-  type AirReading,
-  type ShopState,
-} from '@calvetta/core';
+import { DAY_MS, KEEP_DAYS, PAST_BIN_MS, recent, type AirData, type ShopState } from '@calvetta/core';
 import type { Database } from '../db/db.ts';
-import { loadAir, loadPast } from './loadAir.ts';
+import { loadAir, loadPast, loadThinned, type Kept } from './loadAir.ts';
 
 /** Readings pour in; they make the air be read again at most this often. */
 const AIR_MS = 5_000;
@@ -26,7 +18,9 @@ export interface AirCache {
 interface Past {
   readonly fromMs: number;
   readonly untilMs: number;
-  readonly byPlace: Promise<Map<string, readonly AirReading[]>>;
+  /** A whole number of tens of minutes, at least a day ago. */
+  readonly settledUntilMs: number;
+  readonly kept: Promise<Kept>;
 }
 
 const oldestOf = recent((all: ShopState['facts']): number => {
@@ -39,35 +33,48 @@ const oldestOf = recent((all: ShopState['facts']): number => {
 const reachesFarther = (past: Past, shop: ShopState): boolean =>
   Math.min(oldestOf(shop.facts), past.untilMs) < past.fromMs;
 
+const BIN_MS = 600_000;
+
 /** The air of every place, kept in memory for a while. */
 export function airCache(db: Database, nowMs: () => number): AirCache {
   let air: { readonly atMs: number; readonly data: Promise<AirData> } | null = null;
   let past: Past | null = null;
   let isStale = false;
 
-  /** What is no longer kept whole grows by a day a day; it is read again when it has, or when something older happened. */
-  const pastOf = (shop: ShopState, now: number): Past['byPlace'] => {
-    const untilMs = now - KEEP_DAYS * DAY_MS;
-    const fromMs = Math.min(oldestOf(shop.facts), untilMs);
-    if (!past || reachesFarther(past, shop) || Math.abs(untilMs - past.untilMs) > DAY_MS) {
+  const loadKept = async (
+    { workshop: { workshopId }, places }: ShopState,
+    { fromMs, untilMs, settledUntilMs }: Omit<Past, 'kept'>,
+  ): Promise<Kept> => {
+    const [long, settled] = await Promise.all([
       // A day more than is asked for today, so that nothing is missing until tomorrow's.
-      const byPlace = loadPast(
-        db,
-        shop.workshop.workshopId,
-        shop.places,
-        fromMs - PAST_BIN_MS,
-        untilMs + DAY_MS,
-      );
-      const entry = { fromMs, untilMs, byPlace };
+      loadPast(db, workshopId, places, fromMs - PAST_BIN_MS, untilMs + DAY_MS),
+      loadThinned(db, workshopId, places, { fromMs: untilMs, toMs: settledUntilMs }),
+    ]);
+    return { past: long, settled, settledUntilMs };
+  };
+  /** It is read again when a day has passed, when the clock was set back, or when something older happened. */
+  const isUsable = (p: Past, shop: ShopState, now: number): boolean => {
+    const ageMs = now - DAY_MS - p.settledUntilMs;
+    return !reachesFarther(p, shop) && ageMs >= 0 && ageMs <= DAY_MS;
+  };
+  const keptFor = (shop: ShopState, now: number): Promise<Kept> => {
+    if (!past || !isUsable(past, shop, now)) {
+      const untilMs = now - KEEP_DAYS * DAY_MS;
+      const span = {
+        fromMs: Math.min(oldestOf(shop.facts), untilMs),
+        untilMs,
+        settledUntilMs: Math.floor((now - DAY_MS) / BIN_MS) * BIN_MS,
+      };
+      const entry: Past = { ...span, kept: loadKept(shop, span) };
       past = entry;
-      byPlace.catch(() => {
+      entry.kept.catch(() => {
         if (past === entry) past = null;
       });
     }
-    return past.byPlace;
+    return past.kept;
   };
   const load = async (shop: ShopState, now: number): Promise<AirData> =>
-    loadAir(db, shop.workshop.workshopId, shop.places, now, await pastOf(shop, now));
+    loadAir(db, shop.workshop.workshopId, shop.places, now, await keptFor(shop, now));
 
   return {
     now(shop) {

@@ -35,6 +35,9 @@ export function toRow(r: ReadingInput, probeId: string, placeId: string, byHand:
   };
 }
 
+/** What was read before today is kept as it was (`model/airCache.ts`): one that comes so late is said to have. */
+const isOld = (r: ReadingRow, nowMs: number): boolean => r.atMs < nowMs - DAY_MS;
+
 export function readingsRoutes(deps: Deps): Router {
   const router = Router();
   const limiter = createRateLimiter(30, 5);
@@ -54,7 +57,10 @@ export function readingsRoutes(deps: Deps): Router {
     const stored = await write(
       deps,
       (tx) => insertReadings(tx, workshopId, rows),
-      (n) => (n > 0 ? { topic: 'readings', placeIds: [probe.placeId] } : null),
+      (n) =>
+        n > 0
+          ? { topic: 'readings', placeIds: [probe.placeId], isPast: rows.some((r) => isOld(r, deps.nowMs())) }
+          : null,
     );
     res.status(stored > 0 ? 201 : 200).json({ stored, known: rows.length - stored });
   });
@@ -86,7 +92,7 @@ export function readingsRoutes(deps: Deps): Router {
       topic: 'readings',
       placeIds: [place.placeId],
       isByHand: true,
-      isPast: row.atMs < deps.nowMs() - DAY_MS,
+      isPast: isOld(row, deps.nowMs()),
     });
     res.status(stored > 0 ? 201 : 200).json({ stored });
   });

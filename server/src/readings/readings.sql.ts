@@ -1,4 +1,4 @@
-import type { AirReading, ForecastHour, OwnReading } from '@calvetta/core';
+import type { AirReading, ForecastHour, OwnReading, Span } from '@calvetta/core';
 import type { Db } from '../db/db.ts';
 
 export interface ReadingRow {
@@ -36,19 +36,25 @@ export async function insertReadings(
   return r.rowCount ?? 0;
 }
 
-/** The first reading of every ten minutes of each probe of a place, ascending: a real reading, not an average, so that a stuck probe still shows. */
+/**
+ * The first reading of every ten minutes of each probe of a place between two instants, ascending: a real reading, not an average,
+ * so that a stuck probe still shows.
+ */
 export async function thinnedReadings(
   db: Db,
   workshopId: string,
   placeId: string,
-  sinceMs: number,
+  { fromMs, toMs }: Span,
 ): Promise<AirReading[]> {
+  // The bin orders them and is not sent: a time costs more to read than all the rest.
   const { rows } = await db.query<ReadingOut>(
-    `select distinct on (probe_id, bin) (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct, surface_c, probe_id, by_hand,
-            date_bin('10 minutes', at, timestamptz '2000-01-01') as bin
-     from reading where workshop_id = $1 and place_id = $2 and at >= to_timestamp($3 / 1000.0)
-     order by probe_id, bin, at`,
-    [workshopId, placeId, sinceMs],
+    `select at_ms, air_c, rh_pct, surface_c, probe_id, by_hand from (
+       select distinct on (probe_id, bin) (extract(epoch from at) * 1000)::float8 as at_ms, air_c, rh_pct, surface_c, probe_id, by_hand,
+              date_bin('10 minutes', at, timestamptz '2000-01-01') as bin
+       from reading where workshop_id = $1 and place_id = $2 and at >= to_timestamp($3 / 1000.0) and at < to_timestamp($4 / 1000.0)
+       order by probe_id, bin, at
+     ) thinned order by probe_id, bin`,
+    [workshopId, placeId, fromMs, toMs],
   );
   return rows.map(toReading);
 }

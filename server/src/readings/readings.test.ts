@@ -128,6 +128,31 @@ describe('a place’s air', () => {
     expect(r.body.points.length).toBeLessThanOrEqual(62);
     expect(new Set(r.body.points.map((p: { source: string }) => p.source)).has('measured')).toBe(true);
   });
+  it.each([30, 26 * 60, 3 * 1440])(
+    'knows what a logger brings in late, %d minutes old, whatever had been read before',
+    async (minutesAgo) => {
+      const from = new Date(app.clock.nowMs - 4 * 86_400_000).toISOString();
+      const measured = async (): Promise<number> => {
+        const { body } = await app.call('GET', `/api/places/shed/air?points=2000&from=${from}`);
+        return body.points.filter((p: any) => p.source === 'measured' && p.airC === 33.3).length;
+      };
+      expect(await measured()).toBe(0);
+      const hot = [0, 10, 20].map((m) => reading(minutesAgo + m, { airC: 33.3 }));
+      expect((await probe(hot)).status).toBe(201);
+      // A snapshot may be served for some seconds more.
+      app.clock.nowMs += 6_000;
+      for (let i = 0; i < 100 && (await measured()) === 0; i++)
+        await new Promise((done) => setTimeout(done, 50));
+      expect(await measured()).toBeGreaterThan(0);
+      app.clock.nowMs += 100_000;
+      const off = await app.asOwner((db) => db.query('delete from reading where air_c = 33.3'));
+      expect(off.rowCount).toBe(3);
+      expect(
+        (await app.call('POST', '/api/places/shed/readings', { ...reading(3 * 1440 + minutesAgo), airC: 9 }))
+          .status,
+      ).toBe(201);
+    },
+  );
   it.each(['points=5', 'points=many', 'from=never'])('refuses %s', async (query) =>
     expect((await app.call('GET', `/api/places/booth/air?${query}`)).status).toBe(400),
   );

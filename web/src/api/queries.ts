@@ -1,7 +1,8 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import type { BenchHeld, LiveMessage } from '@calvetta/contract';
+import type { BenchHeld } from '@calvetta/contract';
 import { DERIVED, KEYS } from './keys.ts';
+import { oneLine, type Heard } from './oneLine.ts';
 import { flushOutbox } from '../record/outbox.ts';
 import {
   getBench,
@@ -19,6 +20,8 @@ import {
 const RENEW_MS = 60_000;
 
 export const useShop = () => useQuery({ queryKey: KEYS.shop, queryFn: getShop, staleTime: 300_000 });
+/** A page asks for what others write no more often than this. */
+const LEAST_APART_MS = 250;
 /** A large Bench comes in pieces, the first screens first. */
 const NEXT_PIECE_MS = 150;
 export const useBench = () =>
@@ -61,36 +64,42 @@ export function refreshDerived(client: QueryClient): void {
   for (const key of DERIVED) void client.invalidateQueries({ queryKey: [key] });
 }
 
-/** Keeps the page in step with the shop: SSE says what changed, the outbox goes out whenever the line is back. */
+/** Keeps the page in step with the shop: the line says what changed, the outbox goes out whenever it is back. */
 export function useLive(): void {
   const client = useQueryClient();
   useEffect(() => {
-    const source = new EventSource('/api/live');
     let pending: ReturnType<typeof setTimeout> | undefined;
-    // Readings come every few seconds from several probes: one refresh for a handful of them.
+    let askedMs = 0;
+    // Readings come every few seconds from several probes: one refresh for a handful of them. The first write is shown at once;
+    // where twenty a second come in, four times a second is enough for an eye.
     const soon = (ms: number): void => {
-      pending ??= setTimeout(() => {
-        pending = undefined;
-        refreshDerived(client);
-      }, ms);
+      pending ??= setTimeout(
+        () => {
+          pending = undefined;
+          askedMs = performance.now();
+          refreshDerived(client);
+        },
+        Math.max(ms, askedMs + LEAST_APART_MS - performance.now()),
+      );
     };
     const flush = (): void => void flushOutbox().then((sent) => sent > 0 && refreshDerived(client));
-    source.onmessage = (event: MessageEvent<string>) => {
-      const message = JSON.parse(event.data) as LiveMessage;
-      if (message.topic === 'import') return;
-      if (message.topic === 'entities') void client.invalidateQueries({ queryKey: KEYS.shop });
-      if (message.topic === 'entities' || message.topic === 'sheets')
+    const heard = ({ topic }: Heard): void => {
+      if (topic === 'import') return;
+      if (topic === 'opened') {
+        // What happened before the line was there, or while it was down, is asked for now.
+        flush();
+        refreshDerived(client);
+        return;
+      }
+      if (topic === 'entities') void client.invalidateQueries({ queryKey: KEYS.shop });
+      if (topic === 'entities' || topic === 'sheets')
         void client.invalidateQueries({ queryKey: KEYS.sheets });
-      soon(message.topic === 'readings' || message.topic === 'forecast' ? 4000 : 30);
+      soon(topic === 'readings' || topic === 'forecast' ? 4000 : 30);
     };
-    // What happened before the line was there, or while it was down, is asked for now.
-    source.onopen = () => {
-      flush();
-      refreshDerived(client);
-    };
+    const leave = oneLine(heard);
     const timer = setInterval(flush, 5000);
     return () => {
-      source.close();
+      leave();
       clearInterval(timer);
       clearTimeout(pending);
     };
