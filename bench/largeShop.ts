@@ -18,6 +18,7 @@ export async function startServer(fresh: FreshDatabase): Promise<{ base: string;
       DATABASE_URL: fresh.url,
       MIGRATE_URL: fresh.ownerUrl,
       PORT: '0',
+      SIMULATE: '0',
       LOG_LEVEL: 'warn',
     },
   });

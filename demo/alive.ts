@@ -16,6 +16,7 @@ import { outdoorAt } from '../server/src/simulators/weather.ts';
 
 const HISTORY_DAYS = 14;
 const STEP_MS = 600_000;
+const NEW = { version: 1, isAway: false } as const;
 
 /** A shop file moved to a moment, as the record that clocks and lists are derived from. */
 export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
@@ -31,6 +32,9 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
       name,
       zone,
       volumeSystem,
+      currency: 'EUR',
+      isDemo: true,
+      version: 1,
       means: {
         facilities: facilities ?? SMALL_SHOP.facilities,
         schools: schools ?? SMALL_SHOP.schools,
@@ -39,17 +43,21 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
       },
     },
     attendance: { weekly: file.attendance, exceptions: [] },
-    people: file.people,
-    places: file.places.map((p) => ({ ...p, version: 1 })),
-    probes: file.probes,
+    people: file.people.map((p) => ({ ...p, ...NEW })),
+    places: file.places.map((p) => ({ ...p, ...NEW })),
+    probes: file.probes.map((p) => ({ ...p, ...NEW })),
     sheets: file.sheets,
-    machines: file.machines,
+    machines: file.machines.map((m) => ({ ...m, ...NEW })),
+    assemblies: file.machines.flatMap((m) =>
+      m.assemblies.map((a) => ({ ...a, machineId: m.machineId, ...NEW })),
+    ),
     parts: parts.map((p) => ({
       ...p,
       assemblyId: p.assembly.assemblyId,
       assemblyName: p.assembly.name,
       faceCount: p.faces,
-      version: 1,
+      isAwayItself: false,
+      ...NEW,
     })),
     steps: parts.flatMap((p) => p.route.map((s, i) => ({ ...s, partId: p.partId, seq: i + 1 }))),
     facts: file.facts.map((f) => ({

@@ -1,5 +1,4 @@
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
-import { loadDemo } from '../demo/load.ts';
 import { AS_OF_MS, startTestApp, type TestApp } from '../server/src/test/testApp.ts';
 
 /** A Thursday evening in the shop, the scenario's own moment. */
@@ -40,7 +39,8 @@ export async function startStage(): Promise<Stage> {
   // Every story begins at the same moment, server and page alike: what the air does then is known.
   const runsAheadMs = STORY_MS - Date.now();
   const app = await startTestApp({ shop: null, webFolder, runsAheadMs });
-  await loadDemo(app.base, STORY_MS);
+  const loaded = await app.post('/api/demo', {});
+  if (loaded.status !== 201) throw new Error(JSON.stringify(loaded.body));
   const browser = await chromium.launch({
     // Debian's Chromium without its windows: half the work of the whole one.
     executablePath: '/usr/bin/chromium-headless-shell',

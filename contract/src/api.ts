@@ -3,12 +3,14 @@ import type {
   Fact,
   FactBodies,
   FactKind,
-  MeansInfo,
-  PlaceInfo,
+  Attendance,
   Face,
+  Person,
+  PlaceInfo,
+  Probe,
   ProductSheet,
   Survey,
-  VolumeSystem,
+  Workshop,
 } from '@calvetta/core';
 
 import type { ErrorBody } from './errors.ts';
@@ -36,14 +38,19 @@ export type {
 
 /** Shapes that cross the wire. Instants are epoch milliseconds in answers, ISO 8601 with offset in what is sent. */
 
-export interface ShopInfo {
-  readonly workshopId: string;
-  readonly name: string;
-  readonly zone: string;
-  readonly volumeSystem: VolumeSystem;
-  readonly people: readonly { readonly personId: string; readonly name: string }[];
+export interface ShopInfo extends Workshop {
+  /** Those put away among them say so, as everywhere. */
+  readonly people: readonly Person[];
   readonly places: readonly PlaceInfo[];
-  readonly means: MeansInfo;
+  readonly probes: readonly Probe[];
+  readonly attendance: Attendance;
+}
+
+/** What became of a thing that was taken off the list: one that has a record is kept, out of sight. */
+export interface Removed {
+  readonly removed: 'deleted' | 'put-away';
+  /** Of one that was put away. */
+  readonly version?: number;
 }
 
 export interface SheetsResponse {

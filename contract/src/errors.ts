@@ -39,6 +39,9 @@ export interface FieldProblem {
 interface NotFound {
   readonly what:
     | 'workshop'
+    | 'demo'
+    | 'person'
+    | 'assembly'
     | 'machine'
     | 'part'
     | 'place'

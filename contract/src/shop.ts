@@ -25,20 +25,28 @@ export interface ShopFile {
     readonly name: string;
     readonly zone: string;
     readonly volumeSystem: VolumeSystem;
+    /** ISO 4217; absent: EUR. */
+    readonly currency?: string;
     /** What the shop has and its house practice; absent: not said. */
     readonly facilities?: readonly Facility[];
     readonly schools?: Schools;
   };
   readonly attendance: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
-  readonly people: readonly { readonly personId: string; readonly name: string }[];
-  readonly places: readonly {
+  /** Days that are otherwise; null: nobody comes. */
+  readonly exceptions?: readonly {
+    readonly day: string;
+    readonly from: string | null;
+    readonly to: string | null;
+  }[];
+  readonly people: readonly ({ readonly personId: string; readonly name: string } & PutAway)[];
+  readonly places: readonly ({
     readonly placeId: string;
     readonly name: string;
     readonly exposure: Exposure;
     readonly altitudeM: number;
     readonly setpointC: number | null;
-  }[];
-  readonly probes: readonly {
+  } & PutAway)[];
+  readonly probes: readonly ({
     readonly probeId: string;
     readonly placeId: string;
     readonly partId: string | null;
@@ -46,7 +54,7 @@ export interface ShopFile {
     readonly isSimulated: boolean;
     /** Only to bring a probe along with the token it has; a file that was exported has none, and a new one is made in Air. */
     readonly token?: string;
-  }[];
+  } & PutAway)[];
   readonly sheets: readonly ProductSheet[];
   readonly machines: readonly ShopMachine[];
   readonly facts: readonly ShopFact[];
@@ -67,18 +75,23 @@ export interface ShopStockFact {
   readonly body: Record<string, unknown>;
 }
 
-export interface ShopMachine {
+/** It keeps its record and is not offered any more. */
+export interface PutAway {
+  readonly isAway?: true;
+}
+
+export interface ShopMachine extends PutAway {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
-  readonly assemblies: readonly {
+  readonly assemblies: readonly ({
     readonly assemblyId: string;
     readonly name: string;
     readonly parts: readonly ShopPart[];
-  }[];
+  } & PutAway)[];
 }
 
-export interface ShopPart {
+export interface ShopPart extends PutAway {
   readonly partId: string;
   readonly name: string;
   readonly substrate: Substrate;

@@ -101,7 +101,7 @@ export {
   FULL_SHOP,
   meansFor,
 } from './part/shopMeans.ts';
-export type { Exposure } from './part/thermal/lag.ts';
+export { EXPOSURES, type Exposure } from './part/thermal/lag.ts';
 export type { SurfaceSource, SurfaceStretch, OwnReading } from './part/thermal/track.ts';
 
 // products
@@ -245,9 +245,11 @@ export { mendFor, mended } from './route/mend.ts';
 export {
   type MeansInfo,
   type Workshop,
+  type Person,
   type PlaceInfo,
   type Probe,
   type MachineRow,
+  type AssemblyRow,
   type PartRow,
   type RouteStepRow,
   type TinRow,

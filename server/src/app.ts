@@ -20,6 +20,7 @@ import { serviceRoutes } from './live/service.routes.ts';
 import { sheetsRoutes } from './shop/sheets.routes.ts';
 import { templatesRoutes } from './templates/templates.routes.ts';
 import { shopRoutes } from './shop/shop.routes.ts';
+import { thingsRoutes } from './things/things.routes.ts';
 
 /** Every subject's doors, but imports, which take larger bodies. */
 export const routersOf = (deps: Deps): Router[] =>
@@ -29,6 +30,7 @@ export const routersOf = (deps: Deps): Router[] =>
     sheetsRoutes,
     benchRoutes,
     partsRoutes,
+    thingsRoutes,
     placesRoutes,
     readingsRoutes,
     factsRoutes,

@@ -16,6 +16,8 @@ export interface Deps {
   readonly publicOrigin: string | null;
   /** Room left on the database's disk, bytes; null where that is another machine's. */
   readonly freeBytes: () => Promise<number | null>;
+  /** The scenario that ships, to look round in. */
+  readonly demoFile: string;
   /** Tells this process's own announcements from others'. */
   readonly processId: string;
 }

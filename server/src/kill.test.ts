@@ -89,6 +89,7 @@ async function startServer(): Promise<typeof server> {
         DATABASE_URL: doorUrl,
         MIGRATE_URL: cluster.ownerUrl,
         PORT: '0',
+        SIMULATE: '0',
         LOG_LEVEL: 'error',
       },
     },

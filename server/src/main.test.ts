@@ -24,6 +24,7 @@ async function start(
         DATABASE_URL: url,
         MIGRATE_URL: ownerUrl,
         PORT: '0',
+        SIMULATE: '0',
         LOG_LEVEL: 'warn',
         ...env,
       },

@@ -7,14 +7,12 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { createModel } from './model/model.ts';
-import { openDatabase, type Database } from './db/db.ts';
+import { openDatabase } from './db/db.ts';
+import type { Deps } from './deps.ts';
 import { layOut } from './db/migrate.ts';
 import { sweepUploads } from './imports/imports.routes.ts';
 import { startLive } from './live/live.ts';
-import { setToken } from './readings/readings.sql.ts';
-import { newToken, sha256 } from './readings/tokens.ts';
-import { demoProbes } from './simulators/demoProbes.ts';
-import { startSimulators } from './simulators/run.ts';
+import { keepSimulating } from './simulators/run.ts';
 
 /** The only reader of the environment and the clock. */
 const env = {
@@ -26,8 +24,11 @@ const env = {
   publicOrigin: process.env['PUBLIC_ORIGIN'] ?? null,
   /** The folder of the database, where it is on this machine. */
   dataFolder: process.env['DATA_FOLDER'] ?? null,
-  simulate: process.env['SIMULATE'] === '1',
+  /** Whether simulated instruments report; 0 for measuring without them. */
+  simulate: process.env['SIMULATE'] !== '0',
   logLevel: process.env['LOG_LEVEL'] ?? 'info',
+  demoFile:
+    process.env['DEMO_FILE'] ?? join(import.meta.dirname, '..', '..', 'demo', 'scenario', 'shop.json'),
   webFolder: process.env['WEB_FOLDER'] ?? join(import.meta.dirname, '..', '..', 'web', 'dist'),
 };
 const log = pino({ level: env.logLevel });
@@ -61,16 +62,25 @@ async function main(): Promise<void> {
   });
   await sweepUploads();
   const webFolder = env.webFolder;
-  const app = createApp(
-    { db, log, live, model, nowMs, newId: randomUUID, processId, publicOrigin: env.publicOrigin, freeBytes },
-    existsSync(webFolder) ? webFolder : null,
-  );
+  const deps: Deps = {
+    db,
+    log,
+    live,
+    model,
+    nowMs,
+    newId: randomUUID,
+    processId,
+    publicOrigin: env.publicOrigin,
+    demoFile: env.demoFile,
+    freeBytes,
+  };
+  const app = createApp(deps, existsSync(webFolder) ? webFolder : null);
   const server = createServer(app);
   await new Promise<void>((done, fail) => server.once('error', fail).listen(env.port, env.host, done));
   const { port } = server.address() as AddressInfo;
   if (env.host !== '127.0.0.1')
     log.warn(`open to the network on ${env.host}: anyone there can read and write, there is no sign-in yet`);
-  const stopSimulators = env.simulate ? await simulate(db, nowMs, port) : (): void => undefined;
+  const stopSimulators = env.simulate ? keepSimulating(deps, 60_000) : (): void => undefined;
   console.log(`listening ${port}`);
 
   let stopping = false;
@@ -93,29 +103,6 @@ async function freeBytes(): Promise<number | null> {
   if (env.dataFolder === null) return null;
   const disk = await statfs(env.dataFolder);
   return disk.bavail * disk.bsize;
-}
-
-/** The stand-ins run by the demo's weather, anchored to the moment the workshop was first imported. */
-async function simulate(db: Database, nowMs: () => number, port: number): Promise<() => void> {
-  const { rows } = await db.query<{ workshop_id: string; at_ms: number; zone: string }>(
-    'select workshop_id, (extract(epoch from created_at) * 1000)::float8 as at_ms, zone from workshop limit 1',
-  );
-  const workshop = rows[0];
-  if (!workshop) return () => undefined;
-  const weather = { zone: workshop.zone, anchorMs: workshop.at_ms };
-  const tokens = new Map<string, string>();
-  const probes = demoProbes(weather.anchorMs);
-  for (const { probeId } of probes) {
-    const token = newToken();
-    if (await setToken(db, workshop.workshop_id, probeId, sha256(token))) tokens.set(probeId, token);
-  }
-  return startSimulators(probes, weather, {
-    tokens,
-    baseUrl: `http://127.0.0.1:${port}`,
-    nowMs,
-    log,
-    everyMs: 60_000,
-  });
 }
 
 main().catch((error: unknown) => {

@@ -1,27 +1,170 @@
 import Joi from 'joi';
+import { EXPOSURES, SUBSTRATES, type Exposure, type VolumeSystem } from '@calvetta/core';
+import { clockTime, currency, id, name } from './plain.ts';
 import { version } from './version.ts';
-import { SUBSTRATES } from '@calvetta/core';
 
-/** What may be changed on a part; the version says which state the person was looking at. */
-export interface PartPatch {
+const isAway = Joi.boolean();
+/** Put before this one of its kind; null: last. */
+const before = id.allow(null);
+const patchOf = <T>(fields: Joi.StrictSchemaMap<T> | Joi.PartialSchemaMap<T>) =>
+  Joi.object<T>({ version, ...fields } as Joi.PartialSchemaMap<T>).min(2);
+
+/** What every edit of a thing says: which state the person was looking at, and whether it is put away. */
+interface Patch {
   readonly version: number;
+  readonly isAway?: boolean;
+}
+
+export interface NewPerson {
+  readonly personId: string;
+  readonly name: string;
+}
+export interface PersonPatch extends Patch {
+  readonly name?: string;
+}
+export const newPerson = Joi.object<NewPerson>({ personId: id.required(), name: name.required() });
+export const personPatch = patchOf<PersonPatch>({ name, isAway });
+
+export interface NewPlace {
+  readonly placeId: string;
+  readonly name: string;
+  readonly exposure: Exposure;
+  readonly altitudeM: number;
+  readonly setpointC: number | null;
+}
+export interface PlacePatch extends Patch, Partial<Omit<NewPlace, 'placeId'>> {
+  readonly before?: string | null;
+}
+const place = {
+  name,
+  exposure: Joi.string().valid(...EXPOSURES),
+  altitudeM: Joi.number().min(-500).max(9000),
+  setpointC: Joi.number().min(-10).max(45).allow(null),
+};
+export const newPlace = Joi.object<NewPlace>({ placeId: id, ...place }).options({ presence: 'required' });
+export const placePatch = patchOf<PlacePatch>({ ...place, isAway, before });
+
+export interface NewProbe {
+  readonly probeId: string;
+  readonly placeId: string;
+  /** The part its contact sits on. */
+  readonly partId: string | null;
+  readonly name: string;
+  /** A stand-in of ours, to try with. */
+  readonly isSimulated: boolean;
+}
+export interface ProbePatch extends Patch, Partial<Omit<NewProbe, 'probeId' | 'isSimulated'>> {}
+const probe = { placeId: id, partId: id.allow(null), name };
+export const newProbe = Joi.object<NewProbe>({
+  probeId: id,
+  ...probe,
+  isSimulated: Joi.boolean(),
+}).options({ presence: 'required' });
+export const probePatch = patchOf<ProbePatch>({ ...probe, isAway });
+
+export interface NewMachine {
+  readonly machineId: string;
+  readonly name: string;
+  readonly kind: string;
+}
+export interface MachinePatch extends Patch, Partial<Omit<NewMachine, 'machineId'>> {
+  readonly before?: string | null;
+}
+export const newMachine = Joi.object<NewMachine>({
+  machineId: id.required(),
+  name: name.required(),
+  kind: name.required(),
+});
+export const machinePatch = patchOf<MachinePatch>({ name, kind: name, isAway, before });
+
+export interface NewAssembly {
+  readonly assemblyId: string;
+  readonly machineId: string;
+  readonly name: string;
+}
+export interface AssemblyPatch extends Patch, Partial<Omit<NewAssembly, 'assemblyId'>> {
+  readonly before?: string | null;
+}
+export const newAssembly = Joi.object<NewAssembly>({
+  assemblyId: id.required(),
+  machineId: id.required(),
+  name: name.required(),
+});
+export const assemblyPatch = patchOf<AssemblyPatch>({ machineId: id, name, isAway, before });
+
+/** What may be changed on a part. */
+export interface PartPatch extends Patch {
   readonly name?: string;
   readonly massKg?: number | null;
   readonly areaM2?: number | null;
   readonly thicknessMm?: number | null;
   readonly substrate?: (typeof SUBSTRATES)[number];
   readonly colourGroup?: string | null;
+  readonly assemblyId?: string;
+  readonly faceCount?: 1 | 2;
+  readonly pairPartId?: string | null;
+  readonly isBrightMetal?: boolean;
+  readonly before?: string | null;
 }
-
-export const partPatch = Joi.object<PartPatch>({
-  version,
-  name: Joi.string().trim().min(1).max(120),
+export const partPatch = patchOf<PartPatch>({
+  name,
   massKg: Joi.number().min(0.0001).max(200000).allow(null),
   areaM2: Joi.number().min(0.00001).max(10000).allow(null),
   thicknessMm: Joi.number().min(0.1).max(1000).allow(null),
   substrate: Joi.string().valid(...SUBSTRATES),
   colourGroup: Joi.string().trim().max(60).allow(null),
-}).min(2);
+  assemblyId: id,
+  faceCount: Joi.valid(1, 2),
+  pairPartId: id.allow(null),
+  isBrightMetal: Joi.boolean(),
+  isAway,
+  before,
+});
+
+/** A shop to begin with. */
+export interface NewShop {
+  readonly workshopId: string;
+  readonly name: string;
+  readonly zone: string;
+  readonly volumeSystem: VolumeSystem;
+  readonly currency: string;
+}
+export interface ShopPatch extends Partial<Omit<NewShop, 'workshopId'>> {
+  readonly version: number;
+  /** When people usually come, whole. */
+  readonly weekly?: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
+}
+const shop = {
+  name,
+  zone: Joi.string().max(60).custom(zoneName),
+  volumeSystem: Joi.string().valid('us', 'imperial'),
+  currency,
+};
+export const newShop = Joi.object<NewShop>({ workshopId: id, ...shop }).options({ presence: 'required' });
+export const shopPatch = patchOf<ShopPatch>({
+  ...shop,
+  weekly: Joi.array()
+    .items(
+      Joi.object({
+        weekday: Joi.number().integer().min(1).max(7).required(),
+        from: clockTime.required(),
+        to: clockTime.required(),
+      }).custom((s: { from: string; to: string }, helpers) =>
+        s.to > s.from ? s : helpers.error('any.invalid'),
+      ),
+    )
+    .max(42),
+});
+
+/** An IANA name this machine knows. */
+function zoneName(zone: string, helpers: Joi.CustomHelpers): unknown {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone });
+    return zone;
+  } catch {
+    return helpers.error('any.only', { valids: ['an IANA time zone, such as Europe/London'] });
+  }
+}
 
 export const airQuery = Joi.object<{ from?: Date; to?: Date; points: number }>({
   from: Joi.date().iso(),

@@ -1,6 +1,20 @@
 import Joi from 'joi';
 import { factsInput } from './facts.ts';
-import { partPatch } from './entities.ts';
+import {
+  assemblyPatch,
+  machinePatch,
+  newAssembly,
+  newMachine,
+  newPerson,
+  newPlace,
+  newProbe,
+  newShop,
+  partPatch,
+  personPatch,
+  placePatch,
+  probePatch,
+  shopPatch,
+} from './entities.ts';
 import { forecastHourInput, handReadingInput, readingsInput } from './readings.ts';
 import { meansPatch, newParts, surveyTemplate } from './route.ts';
 import { productSheet, shopFile } from './shop.ts';
@@ -35,11 +49,38 @@ const send = (
   body: Joi.Schema,
   over: Partial<ApiRoute> = {},
 ): ApiRoute => ({ method, path, says, body, ...over });
-const drop = (path: string, says: string): ApiRoute => ({ method: 'delete', path, says });
+const drop = (path: string, says: string, over: Partial<ApiRoute> = {}): ApiRoute => ({
+  method: 'delete',
+  path,
+  says,
+  ...over,
+});
+const BY_VERSION = { query: ['version'] };
+const GOES = 'deleted where it never had a record, else put away';
 
 /** Every door there is: the description of the API is made from it, and a test holds it against what the server opens. */
 export const API_ROUTES: readonly ApiRoute[] = [
   get('/shop', 'The workshop: its people, places, equipment and house practice'),
+  send('post', '/shop', 'Begins a shop of one’s own, with the families of products that ship', newShop),
+  send('patch', '/shop', 'Name, zone, units, currency, when people come; by version', shopPatch),
+  { method: 'post', path: '/demo', says: 'Loads the demo to look round in, where there is no workshop yet' },
+  drop('/demo', 'Removes the demo, whole'),
+  send('post', '/people', 'A person', newPerson),
+  send('patch', '/people/:personId', 'A person, by version', personPatch),
+  drop('/people/:personId', `A person: ${GOES}`, BY_VERSION),
+  send('post', '/places', 'A place', newPlace),
+  send('patch', '/places/:placeId', 'A place, by version', placePatch),
+  drop('/places/:placeId', `A place: ${GOES}`, BY_VERSION),
+  send('post', '/probes', 'A probe', newProbe),
+  send('patch', '/probes/:probeId', 'A probe, by version', probePatch),
+  drop('/probes/:probeId', `A probe: ${GOES}`, BY_VERSION),
+  send('post', '/machines', 'A machine', newMachine),
+  send('patch', '/machines/:machineId', 'A machine, by version', machinePatch),
+  drop('/machines/:machineId', `A machine: ${GOES}`, BY_VERSION),
+  send('post', '/assemblies', 'An assembly of a machine', newAssembly),
+  send('patch', '/assemblies/:assemblyId', 'An assembly, by version', assemblyPatch),
+  drop('/assemblies/:assemblyId', `An assembly: ${GOES}`, BY_VERSION),
+  drop('/parts/:partId', `A part: ${GOES}`, BY_VERSION),
   send('patch', '/shop/means', 'Equipment and house practice, by version', meansPatch),
   get('/sheets', 'All product sheets'),
   get('/sheets/:sheetId', 'One product sheet, as a file'),

@@ -19,13 +19,8 @@ import { schools, surveyTemplate } from './route.ts';
 import { cup, pack, tinLabel } from './shelf.ts';
 import { OLDER_SHOP_FORMATS, SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
+import { clockTime, currency, id, name } from './plain.ts';
 
-const id = Joi.string()
-  .trim()
-  .min(1)
-  .max(64)
-  .pattern(/^[\w.:-]+$/, 'id');
-const name = Joi.string().trim().min(1).max(120);
 const times = Joi.object({
   points: Joi.array()
     .items(
@@ -158,6 +153,7 @@ export const productSheet = Joi.object({
   source: Joi.string().max(300).required(),
 });
 
+const isAway = Joi.valid(true);
 const size = Joi.number().positive().max(200000).allow(null).required();
 const part = Joi.object({
   partId: id.required(),
@@ -172,6 +168,7 @@ const part = Joi.object({
   faces: Joi.valid(1, 2).required(),
   colourGroup: name.allow(null).required(),
   pairPartId: id.allow(null).required(),
+  isAway,
   route: Joi.array()
     .items(
       Joi.object({
@@ -194,6 +191,7 @@ export const shopFile = Joi.object({
     name: name.required(),
     zone: Joi.string().max(60).required(),
     volumeSystem: Joi.string().valid('us', 'imperial').required(),
+    currency,
     facilities: Joi.array().items(Joi.string().valid(...FACILITIES)),
     schools,
   }).required(),
@@ -201,18 +199,22 @@ export const shopFile = Joi.object({
     .items(
       Joi.object({
         weekday: Joi.number().integer().min(1).max(7).required(),
-        from: Joi.string()
-          .pattern(/^\d\d:\d\d$/)
-          .required(),
-        to: Joi.string()
-          .pattern(/^\d\d:\d\d$/)
-          .required(),
+        from: clockTime.required(),
+        to: clockTime.required(),
       }),
     )
     .required(),
+  exceptions: Joi.array().items(
+    Joi.object({
+      day: Joi.string()
+        .pattern(/^\d{4}-\d\d-\d\d$/, 'day')
+        .required(),
+      from: clockTime.allow(null).required(),
+      to: clockTime.allow(null).required(),
+    }),
+  ),
   people: Joi.array()
-    .items(Joi.object({ personId: id.required(), name: name.required() }))
-    .min(1)
+    .items(Joi.object({ personId: id.required(), name: name.required(), isAway }))
     .required(),
   places: Joi.array()
     .items(
@@ -222,6 +224,7 @@ export const shopFile = Joi.object({
         exposure: Joi.string().valid('indoor-still', 'indoor-fans', 'outdoors').required(),
         altitudeM: Joi.number().min(-500).max(9000).required(),
         setpointC: Joi.number().min(-10).max(45).allow(null).required(),
+        isAway,
       }),
     )
     .required(),
@@ -234,6 +237,7 @@ export const shopFile = Joi.object({
         name: name.required(),
         isSimulated: Joi.boolean().required(),
         token: Joi.string().min(12).max(80),
+        isAway,
       }),
     )
     .required(),
@@ -244,11 +248,13 @@ export const shopFile = Joi.object({
         machineId: id.required(),
         name: name.required(),
         kind: name.required(),
+        isAway,
         assemblies: Joi.array()
           .items(
             Joi.object({
               assemblyId: id.required(),
               name: name.required(),
+              isAway,
               parts: Joi.array().items(part).required(),
             }),
           )

@@ -5,7 +5,7 @@ import { layMinutes, usualTool } from '../work/minutes.ts';
 import { chooseLeftover, type LeftoverItem } from '../mix/leftover.ts';
 import type { DerivedPart } from './part.ts';
 import { coatNeedMl, colourFor, thinPctOf, type MixNow } from './shelf.ts';
-import type { Snapshot } from './snapshot.ts';
+import { partsInUse, type Snapshot } from './snapshot.ts';
 
 export type LeftoverWhy =
   'other-colour' | 'no-colour' | 'air' | 'not-open' | 'no-area' | 'too-much' | 'shuts-first';
@@ -50,7 +50,7 @@ export function leftoverFor(snapshot: Snapshot, mix: MixNow): LeftoverResponse {
   const minutesLeft = goneMs === null ? null : Math.max(0, (goneMs - fromMs) / MINUTE_MS);
   const takes: Omit<LeftoverView, 'isChosen'>[] = [];
   const passed: { partName: string; why: LeftoverWhy }[] = [];
-  for (const part of snapshot.parts.values()) {
+  for (const part of partsInUse(snapshot)) {
     const judged = judgePart(snapshot, mix, part);
     if (judged.kind === 'takes') takes.push(judged.view);
     else if (judged.kind === 'passed') passed.push({ partName: part.row.name, why: judged.why });

@@ -33,7 +33,7 @@ import {
 import type { DerivedPart } from './part.ts';
 import { profileUmOf } from './profile.ts';
 import { newestSheet } from '../products/newest.ts';
-import type { Snapshot } from './snapshot.ts';
+import { partsInUse, type Snapshot } from './snapshot.ts';
 import type { TinRow } from './state.ts';
 
 /** A mix with its clock and what it is of. */
@@ -90,7 +90,7 @@ export const stockNow = oncePer((snapshot: Snapshot): StockNow => {
 export const shelfNow = oncePer((snapshot: Snapshot): ShelfNow => {
   const { shop, nowMs } = snapshot;
   const { ledger, tins } = stockNow(snapshot);
-  const needs = [...snapshot.parts.values()].flatMap((p) => needsOf(snapshot, p));
+  const needs = partsInUse(snapshot).flatMap((p) => needsOf(snapshot, p));
   const mixOf = (productId: string): ProductMix => productMix(productTraits(snapshot, productId));
   const products = [...new Set(shop.tins.map((t) => t.productId))];
   return {

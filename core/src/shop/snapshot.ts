@@ -62,6 +62,10 @@ export function* derivation(
   return snapshotOf(frame, speeds, parts);
 }
 
+/** Parts that were not put away: what lists, needs and counts are about. */
+export const partsInUse = (snapshot: Snapshot): DerivedPart[] =>
+  [...snapshot.parts.values()].filter((p) => !p.row.isAway);
+
 /** The same in one go: for a page without a server, for what-ifs and tests. */
 export function deriveShop(
   shop: ShopState,

@@ -22,19 +22,35 @@ export interface Workshop {
   readonly name: string;
   readonly zone: string;
   readonly volumeSystem: VolumeSystem;
+  /** Of every price, ISO 4217. */
+  readonly currency: string;
+  /** The demo that ships with the program, to look round in; it can be removed. */
+  readonly isDemo: boolean;
   readonly means: MeansInfo;
+  readonly version: number;
 }
 
-export interface PlaceInfo {
+/** What can be put away: it keeps its record and is not offered any more. */
+interface CanBeAway {
+  readonly isAway: boolean;
+  /** The state that an edit must name. */
+  readonly version: number;
+}
+
+export interface Person extends CanBeAway {
+  readonly personId: string;
+  readonly name: string;
+}
+
+export interface PlaceInfo extends CanBeAway {
   readonly placeId: string;
   readonly name: string;
   readonly exposure: Exposure;
   readonly altitudeM: number;
   readonly setpointC: number | null;
-  readonly version: number;
 }
 
-export interface Probe {
+export interface Probe extends CanBeAway {
   readonly probeId: string;
   readonly placeId: string;
   readonly partId: string | null;
@@ -42,13 +58,18 @@ export interface Probe {
   readonly isSimulated: boolean;
 }
 
-export interface MachineRow {
+export interface MachineRow extends CanBeAway {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
 }
+export interface AssemblyRow extends CanBeAway {
+  readonly assemblyId: string;
+  readonly machineId: string;
+  readonly name: string;
+}
 
-export interface PartRow {
+export interface PartRow extends CanBeAway {
   readonly partId: string;
   readonly name: string;
   readonly assemblyId: string;
@@ -62,7 +83,8 @@ export interface PartRow {
   readonly faceCount: 1 | 2;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
-  readonly version: number;
+  /** Itself, and not only because its assembly or machine is. */
+  readonly isAwayItself: boolean;
 }
 
 /** A step of a part's route as the clocks and lists read it. */
@@ -103,11 +125,12 @@ export interface CupView extends CupShape {
 export interface ShopRecord {
   readonly workshop: Workshop;
   readonly attendance: Attendance;
-  readonly people: readonly { readonly personId: string; readonly name: string }[];
+  readonly people: readonly Person[];
   readonly places: readonly PlaceInfo[];
   readonly probes: readonly Probe[];
   readonly sheets: readonly ProductSheet[];
   readonly machines: readonly MachineRow[];
+  readonly assemblies: readonly AssemblyRow[];
   readonly parts: readonly PartRow[];
   readonly steps: readonly RouteStepRow[];
   readonly facts: readonly Fact[];

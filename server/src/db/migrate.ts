@@ -67,6 +67,9 @@ export async function layOut(
 /** What only grows: the server's own role may add to these and read them. */
 const APPEND_ONLY = ['fact', 'sheet', 'migration'];
 
+/** What of a workshop may be changed. */
+const WORKSHOP_CHANGES = ['name', 'zone', 'volume_system', 'currency', 'facilities', 'schools', 'version'];
+
 /**
  * What the server's own role may do, after the owner has laid the tables out: read all, add to all, change what is no record. It owns
  * nothing, so that it can neither empty a table nor switch a guard off, whatever gets hold of it.
@@ -81,5 +84,8 @@ export async function grantServer(owner: Database, role: string): Promise<void> 
     await tx.query(`grant usage, select on all sequences in schema public to ${name}`);
     await tx.query(`revoke update, delete on ${APPEND_ONLY.join(', ')} from ${name}`);
     await tx.query(`revoke insert on migration from ${name}`);
+    // Whether a workshop is the demo is said when it is loaded and never after: only the demo's record can be removed.
+    await tx.query(`revoke update, delete on workshop from ${name}`);
+    await tx.query(`grant update (${WORKSHOP_CHANGES.join(', ')}) on workshop to ${name}`);
   });
 }

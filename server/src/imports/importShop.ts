@@ -1,4 +1,5 @@
-import type { FactInput, ShopFact, ShopFile, ShopPart, ShopStockFact } from '@calvetta/contract';
+import type { ProductSheet } from '@calvetta/core';
+import type { FactInput, PutAway, ShopFact, ShopFile, ShopPart, ShopStockFact } from '@calvetta/contract';
 import { shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -12,7 +13,8 @@ import { insertTemplate } from '../templates/templates.sql.ts';
 import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
-import { newToken, sha256 } from '../readings/tokens.ts';
+import { sha256 } from '../readings/tokens.ts';
+import { insertSheet } from '../shop/shop.sql.ts';
 
 /** Checks a `calvetta-shop` file, of this format or the one before; with a shift, every instant moves by now − asOf. */
 export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
@@ -45,29 +47,52 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
 /** A lock of our own choosing for "there is one workshop". */
 const ONE_WORKSHOP = 7_401_001;
 
-/** Stores a whole shop in one transaction: all of it, or nothing. Refuses to write over a workshop that exists. */
-export async function importShop(deps: Deps, file: ShopFile): Promise<{ parts: number; facts: number }> {
+/** Holds "there is one workshop" until the transaction ends; refuses where there is one. */
+export async function needNoShop(tx: Db, id: string): Promise<void> {
+  // Two at once: the second waits here, and finds the first one's workshop.
+  await tx.query('select pg_advisory_xact_lock($1)', [ONE_WORKSHOP]);
+  const there = await tx.query('select 1 from workshop');
+  if (there.rows.length > 0) throw new AppError('version-conflict', { what: 'workshop', id });
+}
+
+/**
+ * Stores a whole shop in one transaction: all of it, or nothing. Refuses to write over a workshop that exists. `also` stores what
+ * goes with it, in the same transaction.
+ */
+export async function importShop(
+  deps: Deps,
+  file: ShopFile,
+  { isDemo = false, also }: { readonly isDemo?: boolean; readonly also?: (tx: Db) => Promise<void> } = {},
+): Promise<{ parts: number; facts: number }> {
   for (const f of file.facts) checkEntry(entryOf(asInput(f)), deps.nowMs());
   for (const f of file.stockFacts ?? []) checkEntry(stockAsInput(f), deps.nowMs());
   checkShop(file);
   const store = async (tx: Db): Promise<{ parts: number; facts: number }> => {
     const id = file.workshop.workshopId;
-    // Two imports at once: the second waits here, and finds the first one's workshop.
-    await tx.query('select pg_advisory_xact_lock($1)', [ONE_WORKSHOP]);
-    const there = await tx.query('select 1 from workshop');
-    if (there.rows.length > 0) throw new AppError('version-conflict', { what: 'workshop', id });
-    await insertFrame(tx, file);
-    await insertProductsAndMachines(tx, file);
+    await needNoShop(tx, id);
+    await insertFrame(tx, file, isDemo);
+    await insertProducts(tx, id, file.sheets);
+    await insertMachines(tx, file);
     for (const p of file.probes) {
       await tx.query(
-        'insert into probe (workshop_id, probe_id, place_id, part_id, name, is_simulated, token_sha256) values ($1, $2, $3, $4, $5, $6, $7)',
-        [id, p.probeId, p.placeId, p.partId, p.name, p.isSimulated, sha256(p.token ?? newToken())],
+        `insert into probe (workshop_id, probe_id, place_id, part_id, name, is_simulated, token_sha256, put_away_at) values ($1, $2, $3, $4, $5, $6, $7, ${AWAY('$8')})`,
+        [
+          id,
+          p.probeId,
+          p.placeId,
+          p.partId,
+          p.name,
+          p.isSimulated,
+          p.token === undefined ? null : sha256(p.token),
+          isAway(p),
+        ],
       );
     }
     await insertStockFacts(tx, file);
     for (const f of file.facts)
       await insertEntry(tx, id, entryOf(asInput(f)), new Date(f.endedAt ?? f.happenedAt));
     await insertShelf(tx, file);
+    await also?.(tx);
     return {
       parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length,
       facts: file.facts.length,
@@ -98,54 +123,64 @@ function asInput(f: ShopFact): FactInput {
   return { ...f, deviceId: 'import', evidence: null };
 }
 
-async function insertFrame(tx: Db, file: ShopFile): Promise<void> {
+/** A file says only that something was put away; when it came in again is as good as when it was. */
+const AWAY = (param: string): string => `case when ${param} then now() end`;
+const isAway = (x: PutAway): boolean => x.isAway === true;
+
+async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<void> {
   const { workshopId: id, name, zone, volumeSystem } = file.workshop;
-  const { facilities, schools } = file.workshop;
+  const { currency = 'EUR', facilities, schools } = file.workshop;
   await tx.query(
-    'insert into workshop (workshop_id, name, zone, volume_system, facilities, schools) values ($1, $2, $3, $4, $5, $6)',
-    [id, name, zone, volumeSystem, facilities ?? null, schools ? JSON.stringify(schools) : null],
+    'insert into workshop (workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+    [
+      id,
+      name,
+      zone,
+      volumeSystem,
+      currency,
+      isDemo,
+      facilities ?? null,
+      schools ? JSON.stringify(schools) : null,
+    ],
   );
   for (const a of file.attendance)
     await tx.query(
       'insert into attendance (workshop_id, weekday, from_local, to_local) values ($1, $2, $3, $4)',
       [id, a.weekday, a.from, a.to],
     );
-  for (const p of file.people)
-    await tx.query('insert into person (workshop_id, person_id, name) values ($1, $2, $3)', [
-      id,
-      p.personId,
-      p.name,
-    ]);
-  for (const p of file.places) {
+  for (const e of file.exceptions ?? [])
     await tx.query(
-      'insert into place (workshop_id, place_id, name, exposure, altitude_m, setpoint_c) values ($1, $2, $3, $4, $5, $6)',
-      [id, p.placeId, p.name, p.exposure, p.altitudeM, p.setpointC],
+      'insert into attendance_exception (workshop_id, day, from_local, to_local) values ($1, $2, $3, $4)',
+      [id, e.day, e.from, e.to],
     );
-  }
+  for (const p of file.people)
+    await tx.query(
+      `insert into person (workshop_id, person_id, name, put_away_at) values ($1, $2, $3, ${AWAY('$4')})`,
+      [id, p.personId, p.name, isAway(p)],
+    );
+  for (const [i, p] of file.places.entries())
+    await tx.query(
+      `insert into place (workshop_id, place_id, name, exposure, altitude_m, setpoint_c, seq, put_away_at) values ($1, $2, $3, $4, $5, $6, $7, ${AWAY('$8')})`,
+      [id, p.placeId, p.name, p.exposure, p.altitudeM, p.setpointC, i + 1, isAway(p)],
+    );
 }
 
-async function insertProductsAndMachines(tx: Db, file: ShopFile): Promise<void> {
+export async function insertProducts(tx: Db, id: string, sheets: readonly ProductSheet[]): Promise<void> {
+  for (const sheet of sheets) await insertSheet(tx, id, sheet);
+}
+
+async function insertMachines(tx: Db, file: ShopFile): Promise<void> {
   const id = file.workshop.workshopId;
-  for (const s of file.sheets) {
-    await tx.query('insert into product (workshop_id, product_id) values ($1, $2) on conflict do nothing', [
-      id,
-      s.productId,
-    ]);
-    await tx.query(
-      'insert into sheet (workshop_id, sheet_id, product_id, revision, body) values ($1, $2, $3, $4, $5)',
-      [id, s.sheetId, s.productId, s.revision, s],
-    );
-  }
   let seq = 0;
   for (const m of file.machines) {
     await tx.query(
-      'insert into machine (workshop_id, machine_id, name, kind, seq) values ($1, $2, $3, $4, $5)',
-      [id, m.machineId, m.name, m.kind, ++seq],
+      `insert into machine (workshop_id, machine_id, name, kind, seq, put_away_at) values ($1, $2, $3, $4, $5, ${AWAY('$6')})`,
+      [id, m.machineId, m.name, m.kind, ++seq, isAway(m)],
     );
     for (const a of m.assemblies) {
       await tx.query(
-        'insert into assembly (workshop_id, assembly_id, machine_id, name, seq) values ($1, $2, $3, $4, $5)',
-        [id, a.assemblyId, m.machineId, a.name, ++seq],
+        `insert into assembly (workshop_id, assembly_id, machine_id, name, seq, put_away_at) values ($1, $2, $3, $4, $5, ${AWAY('$6')})`,
+        [id, a.assemblyId, m.machineId, a.name, ++seq, isAway(a)],
       );
       for (const p of a.parts) await insertPart(tx, id, a.assemblyId, p, ++seq);
     }
@@ -154,8 +189,8 @@ async function insertProductsAndMachines(tx: Db, file: ShopFile): Promise<void> 
 
 async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, seq: number): Promise<void> {
   await tx.query(
-    `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+    `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq, put_away_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, ${AWAY('$14')})`,
     [
       id,
       p.partId,
@@ -170,6 +205,7 @@ async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, s
       p.colourGroup,
       p.pairPartId,
       seq,
+      isAway(p),
     ],
   );
   await tx.query(`insert into route (workshop_id, part_id, source) values ($1, $2, 'typed')`, [id, p.partId]);

@@ -199,7 +199,7 @@ describe('other formats', () => {
     const r = await app.post('/api/import/readings?place=attic', readings);
     expect(r.body.details.problems[0]).toMatchObject({
       field: 'place',
-      accepts: 'one of booth, leanto, shed',
+      accepts: 'one of booth, shed, leanto',
     });
   });
   it('a forecast as JSON and as CSV; a newer one replaces the hour', async () => {

@@ -4,6 +4,7 @@ import { lastSeq, listFacts, listStock } from '../ledger/ledger.sql.ts';
 import { listCups, listPacks, listTins } from '../shelf/shelf.sql.ts';
 import {
   findWorkshop,
+  listAssemblies,
   listAttendance,
   listMachines,
   listParts,
@@ -27,6 +28,7 @@ export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<S
     probes,
     sheets,
     machines,
+    assemblies,
     parts,
     steps,
     facts,
@@ -41,6 +43,7 @@ export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<S
     listProbes(db, id),
     listSheets(db, id),
     listMachines(db, id),
+    listAssemblies(db, id),
     listParts(db, id),
     listRouteSteps(db, id),
     listFacts(db, id),
@@ -58,6 +61,7 @@ export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<S
     probes,
     sheets,
     machines,
+    assemblies,
     parts,
     steps,
     facts,
@@ -109,13 +113,17 @@ export async function reloadShop(db: Db, shop: ShopState, stale: Stale): Promise
   return { ...shop, ...stock, ...rows, ...sheets, facts: new Map([...shop.facts, ...byPart]) };
 }
 
-async function reloadRows(db: Db, id: string): Promise<Pick<ShopState, 'machines' | 'parts' | 'steps'>> {
-  const [machines, parts, steps] = await Promise.all([
+async function reloadRows(
+  db: Db,
+  id: string,
+): Promise<Pick<ShopState, 'machines' | 'assemblies' | 'parts' | 'steps'>> {
+  const [machines, assemblies, parts, steps] = await Promise.all([
     listMachines(db, id),
+    listAssemblies(db, id),
     listParts(db, id),
     listRouteSteps(db, id),
   ]);
-  return { machines, parts, steps: groupBy(steps, (s) => s.partId) };
+  return { machines, assemblies, parts, steps: groupBy(steps, (s) => s.partId) };
 }
 
 const reloadSheets = async (db: Db, id: string): Promise<Pick<ShopState, 'sheets'>> => ({

@@ -1,14 +1,12 @@
 import { Router } from 'express';
-import { partDetail, type PartRow } from '@calvetta/core';
-import { newParts, partPatch } from '@calvetta/contract/schemas';
+import { partDetail } from '@calvetta/core';
+import { newParts } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
-import type { Db } from '../db/db.ts';
 import { write } from '../write.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
-import { findPart } from '../shop/shop.sql.ts';
-import { insertParts, patchPart } from './parts.sql.ts';
+import { insertParts } from './parts.sql.ts';
 
 export function partsRoutes(deps: Deps): Router {
   const router = Router();
@@ -33,19 +31,6 @@ export function partsRoutes(deps: Deps): Router {
       partIds: parts.map((p) => p.partId),
     });
     res.status(made > 0 ? 201 : 200).json({ made, known: parts.length - made });
-  });
-  router.patch('/parts/:partId', async (req, res) => {
-    const patch = valid(partPatch, req.body);
-    const { workshopId } = (await needShop(deps)).workshop;
-    const { partId } = req.params;
-    const patchIt = async (tx: Db): Promise<PartRow> => {
-      const changed = await patchPart(tx, workshopId, partId, patch);
-      const now = await findPart(tx, workshopId, partId);
-      if (!now) throw new AppError('not-found', { what: 'part', id: partId });
-      if (!changed) throw new AppError('version-conflict', { stored: now, sent: patch });
-      return now;
-    };
-    res.json(await write(deps, patchIt, { topic: 'parts', partIds: [partId] }));
   });
   return router;
 }

@@ -166,20 +166,20 @@ export async function upsertForecast(
 export interface ProbeCredential {
   readonly probeId: string;
   readonly placeId: string;
-  readonly tokenSha256: string;
+  /** Null: it has no token yet, or was put away. */
+  readonly tokenSha256: string | null;
 }
-/** Gives a probe another token, by its hash; false when there is no such probe. */
+/** Gives a probe another token, by its hash; false when there is no such probe, or it was put away. */
 export async function setToken(
   db: Db,
   workshopId: string,
   probeId: string,
   tokenSha256: string,
 ): Promise<boolean> {
-  const r = await db.query('update probe set token_sha256 = $3 where workshop_id = $1 and probe_id = $2', [
-    workshopId,
-    probeId,
-    tokenSha256,
-  ]);
+  const r = await db.query(
+    'update probe set token_sha256 = $3 where workshop_id = $1 and probe_id = $2 and put_away_at is null',
+    [workshopId, probeId, tokenSha256],
+  );
   return r.rowCount === 1;
 }
 

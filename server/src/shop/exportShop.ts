@@ -15,6 +15,14 @@ function factOf({ happenedAtMs, endedAtMs, recordedAtMs: _r, deviceId: _d, ...sa
   };
 }
 
+const AWAY = { isAway: true } as const;
+/** A thing without what only edits need. */
+const thingOf = <T extends { readonly version: number; readonly isAway: boolean }>({
+  version: _,
+  isAway,
+  ...thing
+}: T) => ({ ...thing, ...(isAway ? AWAY : {}) });
+
 function partOf(shop: ShopState, p: ShopState['parts'][number]): ShopPart {
   return {
     partId: p.partId,
@@ -27,6 +35,7 @@ function partOf(shop: ShopState, p: ShopState['parts'][number]): ShopPart {
     faces: p.faceCount,
     colourGroup: p.colourGroup,
     pairPartId: p.pairPartId,
+    ...(p.isAwayItself ? AWAY : {}),
     route: (shop.steps.get(p.partId) ?? []).map(({ stepId, kind, sheetId, coats, dftUm }) => ({
       stepId,
       kind,
@@ -47,6 +56,7 @@ export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[]
       name: shop.workshop.name,
       zone: shop.workshop.zone,
       volumeSystem: shop.workshop.volumeSystem,
+      currency: shop.workshop.currency,
       ...(shop.workshop.means.isDefault
         ? {}
         : { facilities: shop.workshop.means.facilities, schools: shop.workshop.means.schools }),
@@ -56,29 +66,28 @@ export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[]
       from: w.from.slice(0, 5),
       to: w.to.slice(0, 5),
     })),
-    people: shop.people,
-    places: shop.places.map(({ placeId, name, exposure, altitudeM, setpointC }) => ({
-      placeId,
-      name,
-      exposure,
-      altitudeM,
-      setpointC,
-    })),
-    probes: shop.probes,
-    sheets: [...shop.sheets.values()],
-    machines: shop.machines.map((m) => {
-      const own = shop.parts.filter((p) => p.machineId === m.machineId);
-      const ids = [...new Set(own.map((p) => p.assemblyId))];
-      return {
-        machineId: m.machineId,
-        name: m.name,
-        kind: m.kind,
-        assemblies: ids.map((assemblyId) => {
-          const parts = own.filter((p) => p.assemblyId === assemblyId);
-          return { assemblyId, name: parts[0]!.assemblyName, parts: parts.map((p) => partOf(shop, p)) };
+    ...(shop.attendance.exceptions.length === 0
+      ? {}
+      : {
+          exceptions: shop.attendance.exceptions.map(({ day, from, to }) => ({
+            day,
+            from: from?.slice(0, 5) ?? null,
+            to: to?.slice(0, 5) ?? null,
+          })),
         }),
-      };
-    }),
+    people: shop.people.map(thingOf),
+    places: shop.places.map(thingOf),
+    probes: shop.probes.map(thingOf),
+    sheets: [...shop.sheets.values()],
+    machines: shop.machines.map((m) => ({
+      ...thingOf(m),
+      assemblies: shop.assemblies
+        .filter((a) => a.machineId === m.machineId)
+        .map(({ machineId: _, ...a }) => ({
+          ...thingOf(a),
+          parts: shop.parts.filter((p) => p.assemblyId === a.assemblyId).map((p) => partOf(shop, p)),
+        })),
+    })),
     facts: [...shop.facts.values()]
       .flat()
       .sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0))

@@ -1,14 +1,16 @@
 import { Router } from 'express';
-import { type MeansInfo } from '@calvetta/core';
+import { CATALOGUE_SHEETS, type MeansInfo, type Workshop } from '@calvetta/core';
 import type { ShopInfo } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
-import { meansPatch } from '@calvetta/contract/schemas';
+import { meansPatch, newShop, shopPatch } from '@calvetta/contract/schemas';
+import { insertProducts, needNoShop } from '../imports/importShop.ts';
 import { valid } from '../http/validate.ts';
 import type { Db } from '../db/db.ts';
 import { write } from '../write.ts';
 import { needShop } from './needShop.ts';
-import { findWorkshop, updateMeans } from './shop.sql.ts';
+import { loadDemo } from './demo.ts';
+import { findWorkshop, insertWorkshop, updateMeans, updateShop } from './shop.sql.ts';
 import { listTemplates } from '../templates/templates.sql.ts';
 import { exportShop } from './exportShop.ts';
 
@@ -16,8 +18,43 @@ export function shopRoutes(deps: Deps): Router {
   const router = Router();
   router.get('/shop', async (_req, res) => {
     const shop = await needShop(deps);
-    const body: ShopInfo = { ...shop.workshop, people: shop.people, places: shop.places };
+    const { people, places, probes, attendance } = shop;
+    const body: ShopInfo = { ...shop.workshop, people, places, probes, attendance };
     res.json(body);
+  });
+  /** A shop of one's own, with the families of products that ship. */
+  router.post('/shop', async (req, res) => {
+    const sent = valid(newShop, req.body);
+    const store = async (tx: Db): Promise<boolean> => {
+      const there = await findWorkshop(tx);
+      if (there?.workshopId === sent.workshopId) return false;
+      await needNoShop(tx, sent.workshopId);
+      await insertWorkshop(tx, sent);
+      await insertProducts(tx, sent.workshopId, CATALOGUE_SHEETS);
+      return true;
+    };
+    const isNew = await write(deps, store, { topic: 'entities' });
+    res.status(isNew ? 201 : 200).json(sent);
+  });
+  router.patch('/shop', async (req, res) => {
+    const patch = valid(shopPatch, req.body);
+    const { workshopId } = (await needShop(deps)).workshop;
+    const change = async (tx: Db): Promise<Workshop> => {
+      const changed = await updateShop(tx, workshopId, patch);
+      const stored = (await findWorkshop(tx))!;
+      if (!changed) throw new AppError('version-conflict', { stored, sent: patch });
+      return stored;
+    };
+    res.json(await write(deps, change, { topic: 'entities' }));
+  });
+  router.post('/demo', async (_req, res) => {
+    res.status(201).json(await loadDemo(deps));
+  });
+  router.delete('/demo', async (_req, res) => {
+    const { workshopId, isDemo } = (await needShop(deps)).workshop;
+    if (!isDemo) throw new AppError('not-found', { what: 'demo' });
+    await write(deps, (tx) => tx.query('select remove_demo($1)', [workshopId]), { topic: 'entities' });
+    res.status(204).end();
   });
   router.patch('/shop/means', async (req, res) => {
     const patch = valid(meansPatch, req.body);

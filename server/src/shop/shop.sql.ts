@@ -1,19 +1,20 @@
 import {
+  type AssemblyRow,
   type Attendance,
   type MachineRow,
   type PartRow,
+  type Person,
   type PlaceInfo,
   type Probe,
   type RouteStepRow,
   type Workshop,
   SMALL_SHOP,
-  type Exposure,
   type Facility,
   type ProductSheet,
   type Schools,
   type VolumeSystem,
 } from '@calvetta/core';
-import type { MeansPatch } from '@calvetta/contract/schemas';
+import type { MeansPatch, NewShop, ShopPatch } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 
 /** The only workshop of this server; null before one was imported. */
@@ -23,11 +24,13 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     name: string;
     zone: string;
     volume_system: VolumeSystem;
+    currency: string;
+    is_demo: boolean;
     facilities: Facility[] | null;
     schools: Schools | null;
     version: number;
   }>(
-    'select workshop_id, name, zone, volume_system, facilities, schools, version from workshop order by created_at limit 1',
+    'select workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools, version from workshop order by created_at limit 1',
   );
   const r = rows[0];
   if (!r) return null;
@@ -36,6 +39,9 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     name: r.name,
     zone: r.zone,
     volumeSystem: r.volume_system,
+    currency: r.currency,
+    isDemo: r.is_demo,
+    version: r.version,
     means: {
       facilities: r.facilities ?? SMALL_SHOP.facilities,
       schools: { ...SMALL_SHOP.schools, ...r.schools },
@@ -52,6 +58,32 @@ export async function updateMeans(db: Db, workshopId: string, patch: MeansPatch)
     [workshopId, patch.version, patch.facilities, JSON.stringify(patch.schools)],
   );
   return r.rowCount === 1;
+}
+
+export async function insertWorkshop(db: Db, shop: NewShop): Promise<void> {
+  await db.query(
+    'insert into workshop (workshop_id, name, zone, volume_system, currency) values ($1, $2, $3, $4, $5)',
+    [shop.workshopId, shop.name, shop.zone, shop.volumeSystem, shop.currency],
+  );
+}
+
+/** Changes what is given; false when the version is not the one stored. */
+export async function updateShop(db: Db, workshopId: string, patch: ShopPatch): Promise<boolean> {
+  const r = await db.query(
+    `update workshop set name = coalesce($3, name), zone = coalesce($4, zone), volume_system = coalesce($5, volume_system),
+       currency = coalesce($6, currency), version = version + 1 where workshop_id = $1 and version = $2`,
+    [workshopId, patch.version, patch.name, patch.zone, patch.volumeSystem, patch.currency],
+  );
+  if (r.rowCount !== 1) return false;
+  if (patch.weekly) {
+    await db.query('delete from attendance where workshop_id = $1', [workshopId]);
+    for (const w of patch.weekly)
+      await db.query(
+        'insert into attendance (workshop_id, weekday, from_local, to_local) values ($1, $2, $3, $4) on conflict do nothing',
+        [workshopId, w.weekday, w.from, w.to],
+      );
+  }
+  return true;
 }
 
 /** Stores a sheet that the shop does not have yet; a known id stays as it is, and false comes back. */
@@ -88,39 +120,29 @@ export async function listAttendance(db: Db, workshopId: string): Promise<Attend
   return { weekly: weekly.rows, exceptions: exceptions.rows };
 }
 
-export async function listPeople(db: Db, workshopId: string): Promise<{ personId: string; name: string }[]> {
-  const { rows } = await db.query<{ personId: string; name: string }>(
-    'select person_id as "personId", name from person where workshop_id = $1 order by name',
+const IS_AWAY = 'put_away_at is not null as "isAway"';
+
+export async function listPeople(db: Db, workshopId: string): Promise<Person[]> {
+  const { rows } = await db.query<Person>(
+    `select person_id as "personId", name, version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
     [workshopId],
   );
   return rows;
 }
 
 export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[]> {
-  const { rows } = await db.query<{
-    place_id: string;
-    name: string;
-    exposure: Exposure;
-    altitude_m: number;
-    setpoint_c: number | null;
-    version: number;
-  }>(
-    'select place_id, name, exposure, altitude_m, setpoint_c, version from place where workshop_id = $1 order by place_id',
+  const { rows } = await db.query<PlaceInfo>(
+    `select place_id as "placeId", name, exposure, altitude_m as "altitudeM", setpoint_c as "setpointC", version, ${IS_AWAY}
+     from place where workshop_id = $1 order by seq, place_id`,
     [workshopId],
   );
-  return rows.map((r) => ({
-    placeId: r.place_id,
-    name: r.name,
-    exposure: r.exposure,
-    altitudeM: r.altitude_m,
-    setpointC: r.setpoint_c,
-    version: r.version,
-  }));
+  return rows;
 }
 
 export async function listProbes(db: Db, workshopId: string): Promise<Probe[]> {
   const { rows } = await db.query<Probe>(
-    'select probe_id as "probeId", place_id as "placeId", part_id as "partId", name, is_simulated as "isSimulated" from probe where workshop_id = $1 order by probe_id',
+    `select probe_id as "probeId", place_id as "placeId", part_id as "partId", name, is_simulated as "isSimulated", version, ${IS_AWAY}
+     from probe where workshop_id = $1 order by probe_id`,
     [workshopId],
   );
   return rows;
@@ -136,28 +158,30 @@ export async function listSheets(db: Db, workshopId: string): Promise<ProductShe
 
 const PART_COLUMNS = `p.part_id as "partId", p.name, p.assembly_id as "assemblyId", a.name as "assemblyName", a.machine_id as "machineId", p.substrate, p.mass_kg as "massKg",
   p.area_m2 as "areaM2", p.thickness_mm as "thicknessMm", p.is_bright_metal as "isBrightMetal", p.faces as "faceCount", p.colour_group as "colourGroup",
-  p.pair_part_id as "pairPartId", p.version`;
+  p.pair_part_id as "pairPartId", p.version, p.put_away_at is not null as "isAwayItself",
+  coalesce(p.put_away_at, a.put_away_at, m.put_away_at) is not null as "isAway"`;
+const PART_TABLES =
+  'part p join assembly a using (workshop_id, assembly_id) join machine m on m.workshop_id = a.workshop_id and m.machine_id = a.machine_id';
 
 export async function listParts(db: Db, workshopId: string): Promise<PartRow[]> {
   const { rows } = await db.query<PartRow>(
-    `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) join machine m on m.workshop_id = a.workshop_id and m.machine_id = a.machine_id
-     where p.workshop_id = $1 order by m.seq, a.seq, p.seq`,
+    `select ${PART_COLUMNS} from ${PART_TABLES} where p.workshop_id = $1 order by m.seq, a.seq, p.seq`,
     [workshopId],
   );
   return rows;
 }
 
-export async function findPart(db: Db, workshopId: string, partId: string): Promise<PartRow | null> {
-  const { rows } = await db.query<PartRow>(
-    `select ${PART_COLUMNS} from part p join assembly a using (workshop_id, assembly_id) where p.workshop_id = $1 and p.part_id = $2`,
-    [workshopId, partId],
-  );
-  return rows[0] ?? null;
-}
-
 export async function listMachines(db: Db, workshopId: string): Promise<MachineRow[]> {
   const { rows } = await db.query<MachineRow>(
-    'select machine_id as "machineId", name, kind from machine where workshop_id = $1 order by seq',
+    `select machine_id as "machineId", name, kind, version, ${IS_AWAY} from machine where workshop_id = $1 order by seq`,
+    [workshopId],
+  );
+  return rows;
+}
+
+export async function listAssemblies(db: Db, workshopId: string): Promise<AssemblyRow[]> {
+  const { rows } = await db.query<AssemblyRow>(
+    `select assembly_id as "assemblyId", machine_id as "machineId", name, version, ${IS_AWAY} from assembly where workshop_id = $1 order by seq`,
     [workshopId],
   );
   return rows;

@@ -143,6 +143,7 @@ export async function startTestApp(
         newId: randomUUID,
         processId,
         publicOrigin: null,
+        demoFile: SCENARIO,
         freeBytes: () => Promise.resolve(disk.freeBytes),
       },
       options.webFolder ?? null,

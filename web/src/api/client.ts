@@ -78,11 +78,9 @@ export const send = (write: Write): Promise<unknown> =>
 
 /** A new token for a probe. It is shown once and never kept here, so it does not go the way of other writes. */
 export const mintToken = (probeId: string): Promise<{ readonly token: string }> =>
-  call(`/probes/${encodeURIComponent(probeId)}/token`, {
-    method: 'POST',
-    headers: { ...WRITES, 'Content-Type': 'application/json' },
-    body: '{}',
-  });
+  post(`/probes/${encodeURIComponent(probeId)}/token`, '{}');
+const post = <T>(path: string, json: string): Promise<T> =>
+  call(path, { method: 'POST', headers: { ...WRITES, 'Content-Type': 'application/json' }, body: json });
 
 export const getShop = (): Promise<ShopInfo> => call('/shop');
 export const getBench = async (held: BenchHeld | undefined): Promise<BenchHeld> =>
@@ -99,6 +97,12 @@ export const getLeftover = (mixId: string): Promise<LeftoverResponse> =>
   call(`/mixes/${encodeURIComponent(mixId)}/leftover`);
 export const getShopping = (scope: string): Promise<ShoppingResponse> =>
   call(`/shopping?for=${encodeURIComponent(scope)}`);
+/** The demo, loaded where there is no workshop, and removed again. */
+export const loadDemo = (): Promise<unknown> => post('/demo', '{}');
+export const removeDemo = (): Promise<unknown> => call('/demo', { method: 'DELETE', headers: WRITES });
+/** A whole shop, as it was exported. */
+export const importShop = (json: string): Promise<{ readonly parts: number; readonly facts: number }> =>
+  post('/import/shop', json);
 /** What the simulated film gauge stores on a part, as the CSV it gives. */
 export const getGaugeCsv = async (
   partId: string,

@@ -15,5 +15,14 @@ export const KEYS = {
 
 /** Everything that is derived from facts, readings and stock. */
 export const DERIVED = ['bench', 'machines', 'part', 'air', 'shelf', 'leftover', 'shopping'] as const;
-/** Asked for seldom; dropped by the write that changes it. */
-export const KEPT_LONG = ['shop', 'sheets', 'templates'] as const;
+/** Asked for seldom; dropped by the write that changes it, by the first word of its path. */
+const KEPT_LONG: Readonly<Record<string, readonly (keyof typeof KEYS)[]>> = {
+  shop: ['shop'],
+  people: ['shop'],
+  places: ['shop'],
+  probes: ['shop'],
+  sheets: ['sheets'],
+  templates: ['templates'],
+};
+/** What of it is no longer true after a write to a path. */
+export const staleAfter = (path: string): readonly string[] => KEPT_LONG[/^\/(\w+)/.exec(path)?.[1] ?? ''] ?? [];

@@ -1,10 +1,12 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import type { BenchHeld } from '@calvetta/contract';
+import type { Person } from '@calvetta/core';
+import type { BenchHeld, PlaceInfo } from '@calvetta/contract';
 import { DERIVED, KEYS } from './keys.ts';
 import { oneLine, type Heard } from './oneLine.ts';
 import { flushOutbox } from '../record/outbox.ts';
 import {
+  Refused,
   getBench,
   getLeftover,
   getMachines,
@@ -19,9 +21,22 @@ import {
 /** Derived answers are renewed at least this often; SSE renews them at once when something happened. */
 const RENEW_MS = 60_000;
 
-export const useShop = () => useQuery({ queryKey: KEYS.shop, queryFn: getShop, staleTime: 300_000 });
+export const useShop = () => useQuery({
+    queryKey: KEYS.shop,
+    queryFn: getShop,
+    staleTime: 300_000,
+  });
 /** A page asks for what others write no more often than this. */
 const LEAST_APART_MS = 250;
+/** The workshop is not there yet: it is to be begun. */
+export const isNoShop = (error: Error | null): boolean =>
+  error instanceof Refused && error.body.code === 'not-found' && error.body.details.what === 'workshop';
+/** Places in use, for whoever chooses one. */
+export const usePlaces = (): readonly PlaceInfo[] => inUse(useShop().data?.places);
+/** People who come, for whoever chooses one. */
+export const usePeople = (): readonly Person[] => inUse(useShop().data?.people);
+const inUse = <T extends { readonly isAway: boolean }>(things: readonly T[] | undefined): readonly T[] =>
+  (things ?? []).filter((t) => !t.isAway);
 /** A large Bench comes in pieces, the first screens first. */
 const NEXT_PIECE_MS = 150;
 export const useBench = () =>

@@ -3,20 +3,19 @@ import { useEffect, useState } from 'react';
 import type { ImportJob } from '@calvetta/contract';
 import { KEYS } from '../api/keys.ts';
 import { Refused, getJob, importFile } from '../api/client.ts';
-import { refreshDerived, useShop } from '../api/queries.ts';
+import { refreshDerived, usePlaces } from '../api/queries.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../forms/Field.tsx';
 import { Panel } from '../ui/Panel.tsx';
 
 /** Reads a logger's CSV or a forecast: progress while it runs, every refused line named. */
 export function ImportDialog({ onClose }: { readonly onClose: () => void }) {
-  const shop = useShop();
   const [kind, setKind] = useState<'readings' | 'forecast'>('readings');
   const [placeId, setPlaceId] = useState<string | null>(null);
   const [file, setFile] = useState<File | null>(null);
   const [jobId, setJobId] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const places = shop.data?.places ?? [];
+  const places = usePlaces();
   const place = placeId ?? places[0]?.placeId ?? '';
   const start = (): void => {
     if (!file) {

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { dewMargin, rhFromWetBulbPct, type Psychrometer, type QuantityField as Asked } from '@calvetta/core';
 import type { PlaceInfo } from '@calvetta/contract';
-import { useShop } from '../api/queries.ts';
+import { usePlaces, useShop } from '../api/queries.ts';
 import { failureWords } from '../forms/failureWords.ts';
 import { Choice } from '../forms/Field.tsx';
 import { QuantityField } from '../forms/fields.tsx';
@@ -26,7 +26,7 @@ interface Props {
 export function ReadingDialog({ placeId, onClose }: Props) {
   const shop = useShop();
   const [chosen, setChosen] = useState(placeId);
-  const places = shop.data?.places ?? [];
+  const places = usePlaces();
   const place = places.find((p) => p.placeId === chosen) ?? places[0];
   return (
     <Panel title="Log a reading" subtitle="a person’s own instrument" onClose={onClose}>

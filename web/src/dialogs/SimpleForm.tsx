@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import type { Face, FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
-import { useShop } from '../api/queries.ts';
+import { usePlaces } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../forms/Field.tsx';
@@ -132,14 +132,14 @@ interface OneProps {
 }
 
 function OneField({ field, bound, refused }: OneProps) {
-  const shop = useShop();
+  const places = usePlaces();
   switch (field.type) {
     case 'place':
       return (
         <Choice
           label={field.label}
           value={bound.value}
-          options={(shop.data?.places ?? []).map((p) => ({ value: p.placeId, text: p.name }))}
+          options={places.map((p) => ({ value: p.placeId, text: p.name }))}
           onChange={bound.onChange}
         />
       );

@@ -124,9 +124,12 @@ function alone<T>(work: () => Promise<T>): Promise<T> {
 
 /** A lost answer to the first try makes the second look like a conflict: what it asks for is there already. */
 function isThereAlready(write: Write, { body: error }: Refused): boolean {
-  if (write.method === 'DELETE') return error.code === 'not-found';
-  if (write.method !== 'PATCH' || error.code !== 'version-conflict') return false;
+  if (write.method === 'DELETE' && error.code === 'not-found') return true;
+  if (error.code !== 'version-conflict') return false;
   const stored = error.details.stored as Readonly<Record<string, unknown>> | undefined;
+  // What has a record is put away in place of being deleted.
+  if (write.method === 'DELETE') return stored?.['isAway'] === true;
+  if (write.method !== 'PATCH') return false;
   const asked = Object.entries(write.body as object).filter(([k]) => k !== 'version');
   return (
     stored !== undefined &&

@@ -49,6 +49,18 @@ export const partWrite = (partId: string, patch: object): Write =>
 export const partsWrite = (machineId: string, parts: readonly object[]): Write =>
   make('POST', ['machines', machineId, 'parts'], `${parts.length} parts`, { parts });
 export const sheetWrite = (sheet: object): Write => make('POST', ['sheets'], 'A sheet', sheet);
+/** What a shop is made of: each is made, changed and taken off the list in the same way. */
+export type ThingPath = 'people' | 'places' | 'probes' | 'machines' | 'assemblies' | 'parts';
+export const thingWrite = (path: ThingPath, what: string, thing: object): Write =>
+  make('POST', [path], what, thing);
+export const thingPatch = (path: ThingPath, id: string, what: string, patch: object): Write =>
+  make('PATCH', [path, id], what, patch);
+export const thingGone = (path: ThingPath, id: string, what: string, version: number): Write => {
+  const write = make('DELETE', [path, id], what);
+  return { ...write, path: `${write.path}?version=${version}` };
+};
+export const newShopWrite = (shop: object): Write => make('POST', ['shop'], 'The shop', shop);
+export const shopWrite = (patch: object): Write => make('PATCH', ['shop'], 'The shop’s data', patch);
 export const meansWrite = (patch: object): Write => make('PATCH', ['shop', 'means'], 'House practice', patch);
 export const templateWrite = (t: SurveyTemplate): Write =>
   make('POST', ['templates'], `The template “${t.name}”`, t);

@@ -3,7 +3,8 @@ import { ok, type Result } from '../../base/result.ts';
 import { isCasting, MATERIALS, type Substrate } from '../substrate.ts';
 
 /** How air moves over the part. */
-export type Exposure = 'indoor-still' | 'indoor-fans' | 'outdoors';
+export const EXPOSURES = ['indoor-still', 'indoor-fans', 'outdoors'] as const;
+export type Exposure = (typeof EXPOSURES)[number];
 
 /** Heat transfer to air, W/m² K: common practice, no published source. The low value is the safe side: a longer lag. */
 export const FILM_COEFFICIENT_W_M2K: Readonly<Record<Exposure, number>> = {

@@ -7,7 +7,7 @@ import { type SurfaceBasis, fitSpans, limitsOf } from '../../bench/air.ts';
 import type { Headline } from '../../bench/headline.ts';
 import { type AirSource, type AirStretch, surfaceTrack } from '../../part/thermal/track.ts';
 import type { PlaceInfo } from '../state.ts';
-import type { Snapshot } from '../snapshot.ts';
+import { partsInUse, type Snapshot } from '../snapshot.ts';
 import { momentOf, type Moment } from './moment.ts';
 
 export interface AirPoint {
@@ -65,7 +65,7 @@ function pointsOf(track: readonly AirStretch[], fromMs: number, toMs: number, po
 }
 
 function partsIn(snapshot: Snapshot, placeId: string): PlaceAirResponse['parts'] {
-  return [...snapshot.parts.values()].flatMap((p) => {
+  return partsInUse(snapshot).flatMap((p) => {
     const { conditions, headline } = p.state;
     if (p.placeId !== placeId || conditions.surfaceC === null || conditions.basis === 'none') return [];
     return [

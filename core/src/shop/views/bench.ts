@@ -1,6 +1,6 @@
 import { compareLoss, isInMotion, type Orderable } from '../../bench/order.ts';
 import type { DerivedPart } from '../part.ts';
-import type { Snapshot } from '../snapshot.ts';
+import { partsInUse, type Snapshot } from '../snapshot.ts';
 import { cardOf, type PartCard } from './card.ts';
 import { momentOf, type Moment } from './moment.ts';
 import { liveMixes, type MixView } from './shelf.ts';
@@ -34,11 +34,12 @@ function cardOnce(snapshot: Snapshot, part: DerivedPart): PartCard {
 
 /** Parts in motion, lost first. */
 export function benchOf(snapshot: Snapshot): BenchResponse {
-  const moving = [...snapshot.parts.values()].filter((p) => isInMotion(p.state.headline)).map(orderable);
+  const inUse = partsInUse(snapshot);
+  const moving = inUse.filter((p) => isInMotion(p.state.headline)).map(orderable);
   return {
     ...momentOf(snapshot),
     mixes: liveMixes(snapshot),
     rows: moving.sort(compareLoss).map((o) => cardOnce(snapshot, o.part)),
-    partCount: snapshot.parts.size,
+    partCount: inUse.length,
   };
 }

@@ -40,6 +40,8 @@ export interface PartCard {
   readonly headline: Headline;
   readonly face: Face;
   readonly faceCount: number;
+  /** It, its assembly or its machine was put away. */
+  readonly isAway: boolean;
   readonly act: NextAct;
   readonly cure: CureState | null;
   readonly spans: readonly RibbonSpan[];
@@ -129,6 +131,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     headline: state.headline,
     face: face.face,
     faceCount: row.faceCount,
+    isAway: row.isAway,
     act: face.act,
     cure: face.cure,
     spans: face.spans

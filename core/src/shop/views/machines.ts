@@ -1,16 +1,22 @@
 import { progressOf } from '../../bench/progress.ts';
+import { groupBy } from '../state.ts';
 import type { DerivedPart } from '../part.ts';
 import type { Snapshot } from '../snapshot.ts';
 import { cardOf, type PartCard } from './card.ts';
 import { momentOf, type Moment } from './moment.ts';
 
 export interface MachineView {
+  readonly isAway: boolean;
+  readonly version: number;
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
   readonly assemblies: readonly {
     readonly assemblyId: string;
     readonly name: string;
+    readonly isAway: boolean;
+    readonly version: number;
+    /** Those put away among them say so. */
     readonly parts: readonly PartCard[];
   }[];
   /** Share of the route's film area that is on, by area, 0…1. */
@@ -31,20 +37,27 @@ function progressFields(parts: readonly DerivedPart[]) {
   return { progressByArea: p.byArea, hoursDone: p.hoursDone, hoursAll: p.hoursAll };
 }
 
+/** Machines with their assemblies and parts, those without any too; what was put away is among them and says so. */
 export function machinesOf(snapshot: Snapshot): MachinesResponse {
-  const machines = snapshot.shop.machines.map((m): MachineView => {
-    const parts = [...snapshot.parts.values()].filter((p) => p.row.machineId === m.machineId);
-    const assemblyIds = [...new Set(parts.map((p) => p.row.assemblyId))];
+  const { shop } = snapshot;
+  const byAssembly = groupBy([...snapshot.parts.values()], (p) => p.row.assemblyId);
+  const machines = shop.machines.map((m): MachineView => {
+    const assemblies = shop.assemblies
+      .filter((a) => a.machineId === m.machineId)
+      .map((a) => ({ ...a, parts: byAssembly.get(a.assemblyId) ?? [] }));
+    const inUse = assemblies.flatMap((a) => a.parts.filter((p) => m.isAway || !p.row.isAway));
     return {
       machineId: m.machineId,
       name: m.name,
       kind: m.kind,
-      ...progressFields(parts),
-      areaM2: parts.reduce((sum, p) => sum + (p.row.areaM2 ?? 0), 0),
-      assemblies: assemblyIds.map((assemblyId) => {
-        const own = parts.filter((p) => p.row.assemblyId === assemblyId);
-        return { assemblyId, name: own[0]!.row.assemblyName, parts: own.map((p) => cardOf(snapshot, p)) };
-      }),
+      isAway: m.isAway,
+      version: m.version,
+      ...progressFields(inUse),
+      areaM2: inUse.reduce((sum, p) => sum + (p.row.areaM2 ?? 0), 0),
+      assemblies: assemblies.map(({ machineId: _, parts, ...a }) => ({
+        ...a,
+        parts: parts.map((p) => cardOf(snapshot, p)),
+      })),
     };
   });
   return { ...momentOf(snapshot), machines };

@@ -34,7 +34,8 @@ export const PAST_MS = 36 * 3_600_000;
 export const AHEAD_MS = 21 * 24 * 3_600_000;
 
 export function placeViews(snapshot: Snapshot): PlaceNowView[] {
-  return snapshot.shop.places.map((p) => {
+  return snapshot.shop.places.flatMap((p) => {
+    if (p.isAway) return [];
     const now = snapshot.air.get(p.placeId)?.now ?? {
       trust: 'none' as const,
       atMs: null,

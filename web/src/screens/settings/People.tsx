@@ -1,0 +1,75 @@
+import type { Person } from '@calvetta/core';
+import { useShop } from '../../api/queries.ts';
+import { AddLine } from '../../forms/AddLine.tsx';
+import { Rename } from '../../forms/Rename.tsx';
+import { useThings } from '../../record/useThings.ts';
+import { usePrefs } from '../../state/prefs.ts';
+import { Button } from '../../ui/Button.tsx';
+import { newId } from '../../ui/newId.ts';
+import { PutAway } from './PutAway.tsx';
+
+const listed = (p: Person) => ({
+  path: 'people' as const,
+  id: p.personId,
+  name: p.name,
+  version: p.version,
+  again: { personId: p.personId, name: p.name },
+});
+
+/** Who comes: every entry names one of them. */
+export function People() {
+  const shop = useShop();
+  const { personId, setPerson } = usePrefs();
+  const things = useThings();
+  const people = shop.data?.people ?? [];
+  const add = (name: string): void => {
+    const id = `p-${newId().slice(0, 12)}`;
+    things.quietly(things.make('people', id, name, { personId: id, name }));
+    // Whoever writes the first name is usually the one who holds the tablet.
+    if (people.length === 0) setPerson(id);
+  };
+  return (
+    <div className="flex flex-col gap-2">
+      <ul>
+        {people
+          .filter((p) => !p.isAway)
+          .map((p) => (
+            <li
+              key={p.personId}
+              className="flex flex-wrap items-center justify-between gap-2 border-t border-line/60"
+            >
+              <span>
+                <Rename
+                  name={p.name}
+                  label="Name of the person"
+                  onRename={(name) =>
+                    things.quietly(things.change('people', p.personId, name, { version: p.version, name }))
+                  }
+                />
+                {p.personId === personId ? (
+                  <span className="text-[13px] text-quiet">holds this device</span>
+                ) : null}
+              </span>
+              <span className="flex">
+                {p.personId === personId ? null : (
+                  <Button look="quiet" isInRow onClick={() => setPerson(p.personId)}>
+                    It’s me
+                  </Button>
+                )}
+                <Button
+                  look="quiet"
+                  isInRow
+                  aria-label={`Remove ${p.name}`}
+                  onClick={() => things.quietly(things.remove(listed(p)))}
+                >
+                  Remove
+                </Button>
+              </span>
+            </li>
+          ))}
+      </ul>
+      <AddLine label="Another person" onAdd={add} />
+      <PutAway things={people.filter((p) => p.isAway).map(listed)} />
+    </div>
+  );
+}
