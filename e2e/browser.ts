@@ -20,6 +20,11 @@ function moveClock(byMs: number): void {
   globalThis.Date = Moved as DateConstructor;
 }
 
+/** Runs in the page before anything else: the device knows who holds it, as after its first entry. */
+function heldBy(personId: string): void {
+  localStorage['calvetta-prefs'] ??= JSON.stringify({ state: { personId }, version: 0 });
+}
+
 /** The whole thing, running: database, server with the demo, Debian's Chromium. */
 export interface Stage {
   readonly app: TestApp;
@@ -33,14 +38,18 @@ export interface Stage {
   close(): Promise<void>;
 }
 
-export async function startStage(): Promise<Stage> {
+/** With the demo in it; `empty`: with nothing, and held by nobody. */
+export async function startStage({ empty = false } = {}): Promise<Stage> {
+  const holder = empty ? null : 'ines';
   const webFolder = process.env['WEB_FOLDER'];
   if (webFolder === undefined) throw new Error('WEB_FOLDER is not set: run the browser tests with bin/test');
   // Every story begins at the same moment, server and page alike: what the air does then is known.
   const runsAheadMs = STORY_MS - Date.now();
   const app = await startTestApp({ shop: null, webFolder, runsAheadMs });
-  const loaded = await app.post('/api/demo', {});
-  if (loaded.status !== 201) throw new Error(JSON.stringify(loaded.body));
+  if (!empty) {
+    const loaded = await app.post('/api/demo', {});
+    if (loaded.status !== 201) throw new Error(JSON.stringify(loaded.body));
+  }
   const browser = await chromium.launch({
     // Debian's Chromium without its windows: half the work of the whole one.
     executablePath: '/usr/bin/chromium-headless-shell',
@@ -63,6 +72,7 @@ export async function startStage(): Promise<Stage> {
     });
     context.setDefaultTimeout(20_000);
     await context.addInitScript(moveClock, runsAheadMs);
+    if (holder !== null) await context.addInitScript(heldBy, holder);
     contexts.push(context);
     return context.newPage();
   };

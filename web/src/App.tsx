@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Route, Routes } from 'react-router';
-import { useLive } from './api/queries.ts';
+import { isNoShop, useLive, useShop } from './api/queries.ts';
 import { Textures } from './drawings/Textures.tsx';
 import { Notices } from './shell/Notices.tsx';
 import { SCREENS } from './screens.ts';
@@ -9,14 +9,20 @@ import { ScreenGuard } from './shell/ScreenGuard.tsx';
 import { useKeys } from './shell/keys.ts';
 import { useDialogs } from './state/dialogs.ts';
 import { usePrefs } from './state/prefs.ts';
+import { useWho } from './state/who.ts';
 import { Empty } from './ui/Empty.tsx';
 
+const StartScreen = lazy(() => import('./screens/start/StartScreen.tsx'));
+const WhoPanel = lazy(() => import('./dialogs/WhoPanel.tsx'));
 const Dialogs = lazy(() => import('./dialogs/Dialogs.tsx'));
 
 export function App() {
   useLive();
   useKeys();
+  const isAsked = useWho((s) => s.answer !== null);
   const theme = usePrefs((s) => s.theme);
+  const shop = useShop();
+  const hasNoShop = isNoShop(shop.error);
   const isOpen = useDialogs((s) => s.open !== null);
   useEffect(() => {
     document.documentElement.dataset['theme'] = theme;
@@ -24,31 +30,38 @@ export function App() {
   return (
     <div className="flex h-full max-md:flex-col-reverse">
       <Textures />
-      <Rail />
+      {hasNoShop ? null : <Rail />}
       <main className="min-h-0 min-w-0 flex-1 overflow-y-auto" id="main">
         <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
-          <Routes>
-            {SCREENS.map(({ path, View }) => (
+          {hasNoShop ? (
+            <ScreenGuard>
+              <StartScreen />
+            </ScreenGuard>
+          ) : (
+            <Routes>
+              {SCREENS.map(({ path, View }) => (
+                <Route
+                  key={path}
+                  path={path}
+                  element={
+                    <ScreenGuard key={path}>
+                      <View />
+                    </ScreenGuard>
+                  }
+                />
+              ))}
               <Route
-                key={path}
-                path={path}
+                path="*"
                 element={
-                  <ScreenGuard key={path}>
-                    <View />
-                  </ScreenGuard>
+                  <Empty title="There is nothing at this address" next={{ to: '/', text: 'To the Bench' }} />
                 }
               />
-            ))}
-            <Route
-              path="*"
-              element={
-                <Empty title="There is nothing at this address" next={{ to: '/', text: 'To the Bench' }} />
-              }
-            />
-          </Routes>
+            </Routes>
+          )}
         </Suspense>
       </main>
       <Suspense fallback={null}>{isOpen ? <Dialogs /> : null}</Suspense>
+      <Suspense fallback={null}>{isAsked ? <WhoPanel /> : null}</Suspense>
       <Notices />
     </div>
   );

@@ -39,6 +39,7 @@ export const SCREENS: readonly Screen[] = [
     View: lazy(() => import('./screens/shelf/ShelfScreen.tsx')),
     rail: { word: 'Shelf', key: 's', Icon: Library },
   },
+  { path: '/start/:step', View: lazy(() => import('./screens/start/StepsScreen.tsx')), rail: null },
   { path: '/shelf/labels', View: lazy(() => import('./screens/shelf/LabelsScreen.tsx')), rail: null },
   {
     path: '/air/:placeId?',

@@ -224,6 +224,10 @@ export const newParts = Joi.object<{ parts: NewPart[] }, true>({
         areaM2: figure(10_000),
         thicknessMm: figure(1000),
         faces: Joi.valid(1, 2).required(),
+        colourGroup: Joi.string().trim().min(1).max(60).allow(null),
+        pairPartId: Joi.string()
+          .pattern(/^[\w.:-]{1,64}$/)
+          .allow(null),
       }),
     )
     .min(1)
@@ -239,4 +243,7 @@ export interface NewPart {
   readonly areaM2: number | null;
   readonly thicknessMm: number | null;
   readonly faces: 1 | 2;
+  readonly colourGroup?: string | null;
+  /** Its left or right hand, in the same list or there already. */
+  readonly pairPartId?: string | null;
 }

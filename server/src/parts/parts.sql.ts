@@ -17,8 +17,8 @@ export async function insertParts(
   for (const p of parts) {
     const assemblyId = await assemblyNamed(tx, workshopId, machineId, p.assemblyName, ++seq);
     const r = await tx.query(
-      `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, faces, seq)
-       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) on conflict (workshop_id, part_id) do nothing`,
+      `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, faces, seq, colour_group, pair_part_id)
+       values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12) on conflict (workshop_id, part_id) do nothing`,
       [
         workshopId,
         p.partId,
@@ -30,6 +30,8 @@ export async function insertParts(
         p.thicknessMm,
         p.faces,
         ++seq,
+        p.colourGroup ?? null,
+        p.pairPartId ?? null,
       ],
     );
     made += r.rowCount ?? 0;

@@ -25,4 +25,5 @@ const KEPT_LONG: Readonly<Record<string, readonly (keyof typeof KEYS)[]>> = {
   templates: ['templates'],
 };
 /** What of it is no longer true after a write to a path. */
-export const staleAfter = (path: string): readonly string[] => KEPT_LONG[/^\/(\w+)/.exec(path)?.[1] ?? ''] ?? [];
+export const staleAfter = (path: string): readonly string[] =>
+  KEPT_LONG[/^\/(\w+)/.exec(path)?.[1] ?? ''] ?? [];

@@ -21,7 +21,8 @@ import {
 /** Derived answers are renewed at least this often; SSE renews them at once when something happened. */
 const RENEW_MS = 60_000;
 
-export const useShop = () => useQuery({
+export const useShop = () =>
+  useQuery({
     queryKey: KEYS.shop,
     queryFn: getShop,
     staleTime: 300_000,

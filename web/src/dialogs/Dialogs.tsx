@@ -9,6 +9,10 @@ import { FindDialog } from './FindDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { LabelDialog } from './LabelDialog.tsx';
+import { MachineDialog } from './MachineDialog.tsx';
+import { NewPartDialog } from './NewPartDialog.tsx';
+import { PlaceDialog } from './PlaceDialog.tsx';
+import { ProbeDialog } from './ProbeDialog.tsx';
 import { LogDialog } from './LogDialog.tsx';
 import { PackDialog } from './PackDialog.tsx';
 import { PartsListDialog } from './PartsListDialog.tsx';
@@ -27,6 +31,10 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   why: WhyPanel,
   film: FilmDialog,
   edit: EditPartDialog,
+  place: PlaceDialog,
+  probe: ProbeDialog,
+  machine: MachineDialog,
+  'new-part': NewPartDialog,
   keys: KeysDialog,
   find: FindDialog,
   import: ImportDialog,

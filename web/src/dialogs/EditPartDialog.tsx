@@ -1,19 +1,20 @@
 import { useState } from 'react';
-import { M2_PER_FT2, SUBSTRATES, type Dimension, type Substrate } from '@calvetta/core';
+import type { Substrate } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
 import { usePart } from '../api/queries.ts';
-import { QuantityField, SelectField, TextField } from '../forms/fields.tsx';
+import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
-import { maybe, quantity, words } from '../forms/read.ts';
-import { useDraft } from '../forms/useDraft.ts';
+import { theirsOf } from '../forms/theirsOf.ts';
 import { useSave } from '../forms/useSave.ts';
 import { useSend } from '../record/useSend.ts';
 import { partWrite } from '../record/write.ts';
-import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
+import { PartFields } from './PartFields.tsx';
+import { numberText, usePartForm } from './usePartForm.ts';
+import { Theirs } from './Theirs.tsx';
 
 interface Props {
   readonly partId: string;
@@ -44,45 +45,29 @@ interface Stored {
   readonly version: number;
 }
 
-const numberText = (x: number | null): string => (x === null ? '' : String(Number(x.toPrecision(4))));
-const size = (field: string, dimension: Dimension, bareUnit: string, max: number, per = 1) =>
-  maybe(quantity({ field, dimension, bareUnit, min: 1e-5, max }, per));
-const readersFor = (areaUnit: 'm2' | 'ft2') => ({
-  name: words,
-  massKg: size('mass', 'mass', 'kg', 200_000),
-  areaM2: size('area', 'area', areaUnit, 10_000),
-  thicknessMm: size('thickness', 'length', 'mm', 1, 1000),
-  colourGroup: maybe(words),
-});
-
-function textsOf(part: PartDetail, areaUnit: 'm2' | 'ft2') {
-  const { areaM2 } = part.card;
-  const area = areaM2 === null || areaUnit === 'm2' ? areaM2 : areaM2 / M2_PER_FT2;
-  return {
-    name: part.card.name,
-    massKg: numberText(part.massKg),
-    areaM2: numberText(area),
-    thicknessMm: numberText(part.thicknessMm),
-    colourGroup: part.colourGroup ?? '',
-  };
-}
-
 function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
   const send = useSend();
   const save = useSave();
-  const areaUnit = usePrefs((s) => s.units.area);
+  const { card } = part;
   // What the person started from stays, though the part behind may be read again meanwhile.
   const [version] = useState(part.version);
-  const [substrate, setSubstrate] = useState(part.card.substrate);
-  const draft = useDraft(readersFor(areaUnit), () => textsOf(part, areaUnit));
-  const refusal = save.refused?.body;
-  const theirs = refusal?.code === 'version-conflict' ? (refusal.details.stored as Stored) : null;
+  const form = usePartForm(card.machineId, {
+    name: card.name,
+    substrate: card.substrate,
+    assemblyId: card.assemblyId,
+    faceCount: card.faceCount === 2 ? 2 : 1,
+    pairPartId: part.pairPartId,
+    isBrightMetal: part.isBrightMetal,
+    massKg: part.massKg,
+    areaM2: card.areaM2,
+    thicknessMm: part.thicknessMm,
+    colourGroup: part.colourGroup,
+  });
+  const theirs = theirsOf<Stored>(save);
   const store = (over: number): void => {
-    const v = draft.read();
+    const v = form.read();
     if (!v) return;
-    const thicknessMm = v.thicknessMm === null ? null : Number(v.thicknessMm.toFixed(3));
-    const patch = { ...v, thicknessMm, substrate, version: over };
-    save.run(() => send(partWrite(part.card.partId, patch), `Stored: ${v.name}`), onClose);
+    save.run(() => send(partWrite(card.partId, { ...v, version: over }), `Stored: ${v.name}`), onClose);
   };
   return (
     <form
@@ -92,65 +77,29 @@ function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
         store(version);
       }}
     >
-      <TextField label="Name" bound={draft.bind('name')} refused={save.problemAt('name')} />
-      <SelectField<Substrate>
-        label="Metal"
-        value={substrate}
-        options={SUBSTRATES.map((s) => ({ value: s, text: SUBSTRATE_WORDS[s] }))}
-        onChange={setSubstrate}
-      />
-      <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
-        <QuantityField label="Mass" hint="kg, or write 120 lb" bound={draft.bind('massKg')} />
-        <QuantityField
-          label="Area"
-          hint={areaUnit === 'ft2' ? 'ft², or write 2 m2' : 'm², or write 20 ft2'}
-          bound={draft.bind('areaM2')}
-        />
-        <QuantityField label="Thickest web" hint="mm, or write 1/2 in" bound={draft.bind('thicknessMm')} />
-      </div>
-      <TextField
-        label="Colour group"
-        hint="parts that must come from one batch"
-        bound={draft.bind('colourGroup')}
-      />
+      <PartFields form={form} save={save} partId={card.partId} />
       {theirs ? (
-        <Theirs stored={theirs} onKeep={onClose} onMine={() => store(theirs.version)} />
+        <Theirs
+          what="this part"
+          stored={[
+            theirs.name,
+            SUBSTRATE_WORDS[theirs.substrate],
+            `${numberText(theirs.massKg)} kg`,
+            `${numberText(theirs.areaM2)} m²`,
+            `${numberText(theirs.thicknessMm)} mm`,
+            theirs.colourGroup ?? '',
+          ].join(' · ')}
+          onKeep={onClose}
+          onMine={() => store(theirs.version)}
+        />
       ) : (
         <FormTrouble words={save.trouble} />
       )}
-      <Button type="submit" look="main" className="self-start" disabled={save.isBusy}>
-        Save
-      </Button>
+      <Foot>
+        <Button type="submit" look="main" disabled={save.isBusy}>
+          Save
+        </Button>
+      </Foot>
     </form>
-  );
-}
-
-interface TheirsProps {
-  readonly stored: Stored;
-  readonly onKeep: () => void;
-  readonly onMine: () => void;
-}
-
-/** Someone else stored first: both stand side by side until a person says which. */
-function Theirs({ stored, onKeep, onMine }: TheirsProps) {
-  return (
-    <div role="alert" className="border-l-4 border-bad bg-ground p-3">
-      <p>
-        Someone changed this part meanwhile. Stored now:{' '}
-        {[
-          stored.name,
-          SUBSTRATE_WORDS[stored.substrate],
-          `${numberText(stored.massKg)} kg`,
-          `${numberText(stored.areaM2)} m²`,
-          `${numberText(stored.thicknessMm)} mm`,
-          stored.colourGroup ?? '',
-        ].join(' · ')}
-        . Yours is in the form.
-      </p>
-      <div className="mt-2 flex gap-2">
-        <Button onClick={onKeep}>Keep theirs</Button>
-        <Button onClick={onMine}>Save mine over it</Button>
-      </div>
-    </div>
   );
 }

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { FACES, type Face, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
-import { usePart, useSheets, useShelf, useShop } from '../api/queries.ts';
+import { usePart, usePeople, useSheets, useShelf, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../forms/Field.tsx';
@@ -161,8 +161,9 @@ interface WhoProps {
 }
 
 function WhoAndWhen({ part, face, onFace, atMs, onAt, save }: WhoProps) {
-  const shop = useShop();
-  const personId = usePrefs((s) => s.personId) ?? shop.data?.people[0]?.personId ?? '';
+  const people = usePeople();
+  const held = usePrefs((s) => s.personId);
+  const personId = people.some((p) => p.personId === held) ? held! : '';
   const setPerson = usePrefs((s) => s.setPerson);
   const timeProblem =
     save.refused && ['in-the-future', 'before-covered'].includes(save.refused.body.code)
@@ -181,7 +182,10 @@ function WhoAndWhen({ part, face, onFace, atMs, onAt, save }: WhoProps) {
       <SelectField
         label="Who"
         value={personId}
-        options={(shop.data?.people ?? []).map((p) => ({ value: p.personId, text: p.name }))}
+        options={[
+          ...(personId === '' ? [{ value: '', text: 'who?' }] : []),
+          ...people.map((p) => ({ value: p.personId, text: p.name })),
+        ]}
         onChange={setPerson}
       />
       <Field

@@ -11,9 +11,9 @@ import { asIs, cents, maybe, number, quantity, words, type Reader } from '../for
 import { packSizeField } from '../forms/readMl.ts';
 import { useDraft, type Draft } from '../forms/useDraft.ts';
 import { useSave, type Save } from '../forms/useSave.ts';
+import { useWriter } from '../record/useRecord.ts';
 import { useSend } from '../record/useSend.ts';
 import { tinWrite } from '../record/write.ts';
-import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
@@ -52,7 +52,7 @@ export const LABEL_READERS = {
 function ReceiveForm({ sheets, shop, onClose }: Props) {
   const send = useSend();
   const save = useSave();
-  const { personId, deviceId } = usePrefs();
+  const writer = useWriter();
   const newest = newestSheets(sheets).sort((a, b) => (a.name < b.name ? -1 : 1));
   const [productId, setProductId] = useState(newest[0]?.productId ?? '');
   const [content, setContent] = useState<Content>('paint');
@@ -71,15 +71,18 @@ function ReceiveForm({ sheets, shop, onClose }: Props) {
     const { batch, colour, madeOn, price, tare } = v;
     const tin = { ...ids, productId, content, batch, colour, madeOn, sizeMl, priceCents: price, tareG: tare };
     const { factId, ...received } = tin;
-    const write = tinWrite({
-      tin: received,
-      receivedMl: sizeMl,
-      factId,
-      happenedAt: new Date().toISOString(),
-      personId: personId ?? shop.people[0]?.personId ?? '',
-      deviceId,
-    });
-    save.run(() => send(write, `Received: ${sheet?.name ?? productId}, ${CONTENT_WORDS[content]}`), onClose);
+    const write = async () =>
+      tinWrite({
+        tin: received,
+        receivedMl: sizeMl,
+        factId,
+        happenedAt: new Date().toISOString(),
+        ...(await writer()),
+      });
+    save.run(
+      async () => send(await write(), `Received: ${sheet?.name ?? productId}, ${CONTENT_WORDS[content]}`),
+      onClose,
+    );
   };
   return (
     <div className="flex flex-col gap-3">

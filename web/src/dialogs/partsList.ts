@@ -1,4 +1,4 @@
-import { parseQuantity, SUBSTRATES, type Substrate } from '@calvetta/core';
+import { metalOf, parseQuantity, SUBSTRATES, type Substrate } from '@calvetta/core';
 import { cellsOf } from './cells.ts';
 import type { NewPart } from '@calvetta/contract/schemas';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
@@ -8,10 +8,12 @@ export const LIST_COLUMNS = [
   'name',
   'assembly',
   'metal',
+  'quantity',
   'massKg',
   'areaM2',
   'thicknessMm',
   'faces',
+  'colour',
   'ignore',
 ] as const;
 export type ListColumn = (typeof LIST_COLUMNS)[number];
@@ -19,20 +21,24 @@ export const LIST_COLUMN_WORDS: Readonly<Record<ListColumn, string>> = {
   name: 'name',
   assembly: 'assembly',
   metal: 'metal',
+  quantity: 'how many',
   massKg: 'mass, kg',
   areaM2: 'area, m²',
   thicknessMm: 'thickness, mm',
   faces: 'faces',
+  colour: 'colour',
   ignore: '(not used)',
 };
 
 const GUESSES: readonly (readonly [RegExp, ListColumn])[] = [
   [/assembl|group|unit/i, 'assembly'],
   [/metal|material|substrate/i, 'metal'],
+  [/qty|quant|how many|number|^no\.?$|count|pcs/i, 'quantity'],
   [/mass|weight|kg/i, 'massKg'],
   [/area|m²|m2|surface/i, 'areaM2'],
   [/thick|mm|gauge/i, 'thicknessMm'],
   [/face|side/i, 'faces'],
+  [/colou?r/i, 'colour'],
   [/name|part|item|descr/i, 'name'],
 ];
 
@@ -40,11 +46,15 @@ export interface ReadList {
   readonly headings: readonly string[];
   readonly rows: readonly (readonly string[])[];
   readonly columns: readonly ListColumn[];
+  readonly hasHeading: boolean;
+  /** As they were pasted, the heading among them. */
+  readonly lines: readonly string[];
 }
 
 /** Splits pasted text (tabs, semicolons or commas) and guesses what each column is; a first row without a known heading is data. */
 export function readList(text: string): ReadList {
   const data = cellsOf(text);
+  const lines = text.split(/\r?\n/).filter((l) => l.trim() !== '');
   const first = data[0] ?? [];
   const guessed = guess(first);
   const hasHeading = guessed.includes('name') || guessed.filter((c) => c !== 'ignore').length > 1;
@@ -52,9 +62,25 @@ export function readList(text: string): ReadList {
   const headings = hasHeading ? first : Array.from({ length: width }, (_, i) => `column ${i + 1}`);
   return {
     headings,
+    hasHeading,
+    // A cell that holds a line break of its own: the rows as they were read.
+    lines: lines.length === data.length ? lines : data.map((r) => r.join('\t')),
     rows: hasHeading ? data.slice(1) : data,
     columns: hasHeading ? guessed : headings.map((_, i) => (i === 0 ? 'name' : 'ignore')),
   };
+}
+
+/** What the cells of a typed row are, each by itself and in any order: the first is the name. */
+export const typedColumns = (cells: readonly string[]): ListColumn[] =>
+  cells.map((c, i) => (i === 0 ? 'name' : byContents(c.trim())));
+
+function byContents(cell: string): ListColumn {
+  if (/^\d+ ?(off|x|pcs?)$/i.test(cell)) return 'quantity';
+  if (/\d\s*(kg|lbs?)$/i.test(cell)) return 'massKg';
+  if (/\d\s*(m2|m²|ft2|ft²)$/i.test(cell)) return 'areaM2';
+  if (/\d\s*(mm|in|")$/i.test(cell)) return 'thicknessMm';
+  // Whatever else is said of it: a metal that is not known is asked about.
+  return cell === '' ? 'ignore' : 'metal';
 }
 
 function guess(headings: readonly string[]): ListColumn[] {
@@ -66,8 +92,9 @@ function guess(headings: readonly string[]): ListColumn[] {
   });
 }
 
+/** A row that was understood: one part, or as many alike as it says. */
 export type ListRow =
-  | { readonly ok: true; readonly part: NewPart }
+  | { readonly ok: true; readonly row: number; readonly parts: readonly Draft[] }
   | {
       readonly ok: false;
       readonly row: number;
@@ -75,69 +102,123 @@ export type ListRow =
       readonly got: string;
       readonly accepts: string;
     };
+/** A part before it has an id. */
+export type Draft = Omit<NewPart, 'partId' | 'pairPartId'>;
 
-const METALS: ReadonlyMap<string, Substrate> = new Map([
-  ...SUBSTRATES.map((s) => [s, s] as const),
-  ...SUBSTRATES.map((s) => [SUBSTRATE_WORDS[s].toLowerCase(), s] as const),
-  ['cast iron', 'grey-iron'],
-  ['plate', 'steel-plate'],
-  ['sheet', 'steel-sheet'],
-  ['steel', 'steel-plate'],
-  ['aluminium', 'aluminium-wrought'],
-  ['aluminum', 'aluminium-wrought'],
-  ['brass', 'copper-alloy'],
-  ['bronze', 'copper-alloy'],
-  ['grp', 'glass-fibre'],
-]);
+const METALS = SUBSTRATES.map((s) => SUBSTRATE_WORDS[s]).join(', ');
+/** As many alike in one row. */
+const MOST_ALIKE = 100;
 
-/** A row as a part, or what is wrong with it and what would be accepted. Empty figures are not known. */
-export function readPart(
+interface Chosen {
+  /** The metal a person set for the row, where its words were not understood or were wrong. */
+  readonly metal?: Substrate | undefined;
+  /** Where the list says no assembly. */
+  readonly assembly?: string;
+}
+
+/** A row as parts, or what is wrong with it and what would be accepted. Empty figures are not known. */
+export function readRow(
   cells: readonly string[],
   columns: readonly ListColumn[],
   row: number,
-  newId: () => string,
+  { metal: chosen, assembly = 'Parts' }: Chosen = {},
 ): ListRow {
   const cell = (c: ListColumn): string => {
     const i = columns.indexOf(c);
     return i < 0 ? '' : (cells[i] ?? '').trim();
   };
-  const bad = (column: ListColumn, got: string, accepts: string): ListRow => ({
+  const bad = (column: ListColumn, accepts: string): ListRow => ({
     ok: false,
     row,
     column,
-    got,
+    got: cell(column),
     accepts,
   });
-  if (cell('name') === '') return bad('name', '', 'a name');
-  const metal = METALS.get(cell('metal').toLowerCase());
-  if (!metal) return bad('metal', cell('metal'), [...SUBSTRATES.map((s) => SUBSTRATE_WORDS[s])].join(', '));
-  const figures: { massKg: number | null; areaM2: number | null; thicknessMm: number | null } = {
-    massKg: null,
-    areaM2: null,
-    thicknessMm: null,
-  };
-  for (const [name, dimension, bareUnit, max] of [
-    ['massKg', 'mass', 'kg', 200_000],
-    ['areaM2', 'area', 'm2', 10_000],
-    ['thicknessMm', 'length', 'mm', 1],
-  ] as const) {
-    const text = cell(name);
-    if (text === '') continue;
-    const r = parseQuantity(text, { field: name, dimension, bareUnit, min: 1e-7, max });
-    if (!r.ok) return bad(name, text, `a figure above 0, such as 12.5 ${bareUnit}`);
+  if (cell('name') === '') return bad('name', 'a name');
+  const substrate = chosen ?? metalOf(cell('metal'));
+  if (!substrate) return bad('metal', `${METALS}, or a common word such as mild steel, ally or cast`);
+  const quantity = cell('quantity') === '' ? 1 : Number(cell('quantity').replace(/ ?(off|pcs?|x)$/i, ''));
+  if (!Number.isInteger(quantity) || quantity < 1 || quantity > MOST_ALIKE)
+    return bad('quantity', `a whole number from 1 to ${MOST_ALIKE}`);
+  const figures = { massKg: null, areaM2: null, thicknessMm: null } as Record<Figure, number | null>;
+  for (const [name, dimension, bareUnit, max] of FIGURES) {
+    if (cell(name) === '') continue;
+    const r = parseQuantity(cell(name), { field: name, dimension, bareUnit, min: 1e-7, max });
+    if (!r.ok) return bad(name, `a figure above 0, such as 12.5 ${bareUnit}`);
     // Lengths are metres inside.
     figures[name] = name === 'thicknessMm' ? r.value.value * 1000 : r.value.value;
   }
-  const faces = cell('faces') === '2' ? 2 : 1;
+  const name = cell('name').slice(0, 110);
+  const one: Draft = {
+    name,
+    assemblyName: cell('assembly') || assembly,
+    substrate,
+    faces: cell('faces') === '2' ? 2 : 1,
+    colourGroup: cell('colour') === '' ? null : cell('colour').slice(0, 60),
+    ...figures,
+  };
   return {
     ok: true,
-    part: {
-      partId: newId(),
-      name: cell('name').slice(0, 120),
-      assemblyName: cell('assembly') || 'Parts',
-      substrate: metal,
-      faces,
-      ...figures,
-    },
+    row,
+    parts:
+      quantity === 1
+        ? [one]
+        : Array.from({ length: quantity }, (_, i) => ({ ...one, name: `${name} ${i + 1}` })),
   };
+}
+type Figure = 'massKg' | 'areaM2' | 'thicknessMm';
+const FIGURES = [
+  ['massKg', 'mass', 'kg', 200_000],
+  ['areaM2', 'area', 'm2', 10_000],
+  ['thicknessMm', 'length', 'mm', 1],
+] as const;
+
+const sameWords = (text: string): string => text.trim().toLowerCase().replaceAll(/\s+/g, ' ');
+const keyOf = (assembly: string, name: string): string => `${sameWords(assembly)}\n${sameWords(name)}`;
+/** The other hand's name; null for a part that has none. */
+function otherHand(name: string): string | null {
+  const m = /\b(left|right|l\.?h\.?|r\.?h\.?)(?![a-z])/i.exec(name);
+  if (!m) return null;
+  const word = m[0].toLowerCase();
+  const other = word.startsWith('l')
+    ? { left: 'right', lh: 'rh', 'l.h.': 'r.h.' }
+    : { right: 'left', rh: 'lh', 'r.h.': 'l.h.' };
+  const put = (other as Record<string, string>)[word];
+  return put === undefined ? null : name.slice(0, m.index) + put + name.slice(m.index + m[0].length);
+}
+
+/** What stands in the machine already, by assembly and name. */
+export interface Known {
+  readonly partId: string;
+  readonly name: string;
+  readonly assemblyName: string;
+}
+
+/**
+ * The parts of a list that are new to the machine, each with its id and its left or right hand by name. Pasting the mended list
+ * again adds only what is new.
+ */
+export function newOnes(
+  drafts: readonly Draft[],
+  known: readonly Known[],
+  idOf: (i: number) => string,
+): { readonly parts: NewPart[]; readonly known: number } {
+  const there = new Map(known.map((k) => [keyOf(k.assemblyName, k.name), k.partId]));
+  const fresh: { readonly draft: Draft; readonly partId: string }[] = [];
+  drafts.forEach((draft, i) => {
+    const key = keyOf(draft.assemblyName, draft.name);
+    if (there.has(key)) return;
+    const partId = idOf(i);
+    there.set(key, partId);
+    fresh.push({ draft, partId });
+  });
+  const parts = fresh.map(({ draft, partId }): NewPart => {
+    const other = otherHand(draft.name);
+    return {
+      ...draft,
+      partId,
+      pairPartId: other === null ? null : (there.get(keyOf(draft.assemblyName, other)) ?? null),
+    };
+  });
+  return { parts, known: drafts.length - parts.length };
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Refused } from '../api/client.ts';
+import { NobodyNamed } from '../state/who.ts';
 import { problemAt, refusalWords } from '../record/refusal.ts';
 
 export interface Save {
@@ -25,7 +26,14 @@ export function useSave(): Save {
   return {
     isBusy,
     refused,
-    trouble: error === null ? null : refused ? refusalWords(refused) : NOT_STORED,
+    trouble:
+      error === null
+        ? null
+        : refused
+          ? refusalWords(refused)
+          : error instanceof NobodyNamed
+            ? 'Say who did it; nothing was stored.'
+            : NOT_STORED,
     problemAt: (field) => problemAt(refused, field),
     clear: () => setError(null),
     run: (work, done) => {

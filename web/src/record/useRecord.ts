@@ -3,6 +3,7 @@ import { FACT_WORDS, STOCK_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../api/queries.ts';
 import { useNotices } from '../state/notices.ts';
 import { usePrefs } from '../state/prefs.ts';
+import { askWho } from '../state/who.ts';
 import { newId } from '../ui/newId.ts';
 import { refusedWords } from './refusal.ts';
 import { useSend } from './useSend.ts';
@@ -42,11 +43,14 @@ const nowMs = (): number => Date.now();
 const correctedOr = (words: string, supersedes: string | undefined): string =>
   supersedes === undefined ? words : `${words}: corrected`;
 
-/** Who writes, and on which device. */
-function useWriter() {
-  const shop = useShop();
-  const { personId, deviceId } = usePrefs();
-  return { personId: personId ?? shop.data?.people[0]?.personId ?? '', deviceId };
+/** Who writes, and on which device: nobody is assumed. The first act of a device asks, and so does one of somebody put away. */
+export function useWriter(): () => Promise<{ readonly personId: string; readonly deviceId: string }> {
+  const people = useShop().data?.people;
+  return async () => {
+    const { personId, deviceId } = usePrefs.getState();
+    const comes = !people || people.some((p) => p.personId === personId && !p.isAway);
+    return { personId: personId !== null && comes ? personId : await askWho(), deviceId };
+  };
 }
 
 /** Stores an entry, says so and offers to take it back. */
@@ -75,7 +79,7 @@ export function useRecord(): <K extends FactKind>(draft: FactDraft<K>) => Promis
       face: draft.face,
       happenedAt: isoOf(draft.happenedMs),
       endedAt: draft.endedMs === null ? null : isoOf(draft.endedMs),
-      ...writer,
+      ...(await writer()),
       supersedes: draft.supersedes ?? null,
       body: draft.body,
       evidence: draft.evidence ?? null,
@@ -105,7 +109,8 @@ export function useStock(): <K extends StockKind>(draft: StockDraft<K>) => Promi
     const factId = newId();
     const { kind, about, supersedes, body } = draft;
     const happenedAt = isoOf(draft.happenedMs ?? nowMs());
-    const write = stockWrite({ factId, kind, happenedAt, ...writer, supersedes: supersedes ?? null, body });
+    const by = await writer();
+    const write = stockWrite({ factId, kind, happenedAt, ...by, supersedes: supersedes ?? null, body });
     await keep({
       write,
       said: `${kind === 'stock-voided' ? 'Undone' : STOCK_WORDS[kind]}: ${about}`,

@@ -9,6 +9,11 @@ export interface DialogProps {
   readonly why: { readonly partId: string };
   readonly film: { readonly partId: string };
   readonly edit: { readonly partId: string };
+  /** Null: a new one. */
+  readonly place: { readonly placeId: string | null };
+  readonly probe: { readonly placeId: string; readonly probeId: string | null };
+  readonly machine: { readonly machineId: string | null };
+  readonly 'new-part': { readonly machineId: string; readonly assemblyId: string | null };
   readonly keys: object;
   readonly find: object;
   readonly import: object;

@@ -16,6 +16,6 @@ interface Notices {
 
 export const useNotices = create<Notices>()((set) => ({
   list: [],
-  say: (notice) => set((s) => ({ list: [...s.list.slice(-2), { ...notice, id: newId() }] })),
+  say: (notice) => set((s) => ({ list: [...s.list.slice(-1), { ...notice, id: newId() }] })),
   dismiss: (id) => set((s) => ({ list: s.list.filter((n) => n.id !== id) })),
 }));

@@ -2,6 +2,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
+import { usePrefs } from '../state/prefs.ts';
 
 /** For tests only: a part of a page with answers of the server given beforehand, and what it sends written down. */
 export interface Sent {
@@ -15,6 +16,8 @@ export function drawPage(
 ): { readonly sent: Sent[]; readonly container: HTMLElement } {
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
   for (const [key, value] of answers) client.setQueryData([...key], value);
+  // Somebody holds the device, as after its first entry.
+  usePrefs.setState({ personId: 'ines' });
   const sent: Sent[] = [];
   globalThis.fetch = ((url: string, init?: RequestInit) => {
     sent.push({
@@ -42,6 +45,7 @@ export const SHOP = {
   name: 'Works',
   zone: 'UTC',
   volumeSystem: 'imperial',
-  people: [{ personId: 'ines', name: 'Ines' }],
+  people: [{ personId: 'ines', name: 'Ines', version: 1, isAway: false }],
   places: [],
+  probes: [],
 };

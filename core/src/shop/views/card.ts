@@ -32,6 +32,7 @@ export interface PartCard {
   readonly name: string;
   readonly machineId: string;
   readonly machineName: string;
+  readonly assemblyId: string;
   readonly assemblyName: string;
   readonly placeId: string | null;
   readonly substrate: Substrate;
@@ -42,6 +43,8 @@ export interface PartCard {
   readonly faceCount: number;
   /** It, its assembly or its machine was put away. */
   readonly isAway: boolean;
+  /** The state that an edit of the part must name. */
+  readonly version: number;
   readonly act: NextAct;
   readonly cure: CureState | null;
   readonly spans: readonly RibbonSpan[];
@@ -123,6 +126,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     name: row.name,
     machineId: row.machineId,
     machineName: machine?.name ?? '',
+    assemblyId: row.assemblyId,
     assemblyName: row.assemblyName,
     placeId: part.placeId,
     substrate: row.substrate,
@@ -132,6 +136,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
     face: face.face,
     faceCount: row.faceCount,
     isAway: row.isAway,
+    version: row.version,
     act: face.act,
     cure: face.cure,
     spans: face.spans

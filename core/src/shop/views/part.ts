@@ -193,6 +193,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     thicknessMm: row.thicknessMm,
     colourGroup: row.colourGroup,
     pairPartId: row.pairPartId,
+    isBrightMetal: row.isBrightMetal,
     paintCents: paintCents(facts),
     paintKg: paintKg(part),
     faces: state.faces.map((f) => faceView(snapshot, f)),

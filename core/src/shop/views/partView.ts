@@ -90,6 +90,8 @@ export interface PartDetail extends Moment {
   readonly thicknessMm: number | null;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
+  /** Polished metal that is kept bright. */
+  readonly isBrightMetal: boolean;
   /** Paint on it by what its mixes cost, cents; null when nothing is known. */
   readonly paintCents: number | null;
   /** Mass of the film that is on; null without an area. */

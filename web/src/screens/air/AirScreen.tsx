@@ -3,11 +3,12 @@ import { NavLink, useNavigate, useParams } from 'react-router';
 import { PREDICTED_SPREAD_K } from '@calvetta/core';
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { EXPOSURE_WORDS, TRUST_WORDS } from '@calvetta/contract/words';
-import { usePlaceAir, useShop } from '../../api/queries.ts';
+import { usePlaceAir, usePlaces, useShop } from '../../api/queries.ts';
 import { DewRuler } from '../../drawings/DewRuler.tsx';
 import { useNowMs } from '../../state/clock.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Empty } from '../../ui/Empty.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { duration, moment } from '../../ui/time.ts';
@@ -22,7 +23,8 @@ const AirChart = lazy(() => import('./AirChart.tsx'));
 export default function AirScreen() {
   const shop = useShop();
   const { placeId } = useParams();
-  const id = placeId ?? shop.data?.places[0]?.placeId ?? null;
+  const places = usePlaces();
+  const id = placeId ?? places[0]?.placeId ?? null;
   const air = usePlaceAir(id);
   const show = useDialogs((s) => s.show);
   if (!shop.data) return <Waiting error={shop.error} what="workshop" />;
@@ -31,7 +33,7 @@ export default function AirScreen() {
       <div className="flex flex-wrap items-center gap-3 pb-3">
         <h1 className="text-[24px]">Air</h1>
         <nav aria-label="Places of the shop" className="flex flex-wrap gap-1">
-          {shop.data.places.map((p) => (
+          {places.map((p) => (
             <NavLink
               key={p.placeId}
               to={`/air/${encodeURIComponent(p.placeId)}`}
@@ -41,12 +43,27 @@ export default function AirScreen() {
             </NavLink>
           ))}
         </nav>
-        <div className="ml-auto flex gap-2">
-          <Button onClick={() => show({ kind: 'reading', placeId: id })}>Log a reading</Button>
-          <Button onClick={() => show({ kind: 'import' })}>Import CSV</Button>
+        <div className="ml-auto flex flex-wrap gap-2">
+          {id === null ? null : (
+            <>
+              <Button onClick={() => show({ kind: 'reading', placeId: id })}>Log a reading</Button>
+              <Button onClick={() => show({ kind: 'import' })}>Import CSV</Button>
+              <Button onClick={() => show({ kind: 'place', placeId: id })}>Edit the place</Button>
+            </>
+          )}
+          <Button onClick={() => show({ kind: 'place', placeId: null })}>Add a place</Button>
         </div>
       </div>
-      {air.data ? <PlaceAir air={air.data} /> : <Waiting error={air.error} what="air" />}
+      {id === null ? (
+        <Empty
+          title="No place yet"
+          text="A place is where parts stand: a booth, a shed, the yard. Each has its own air; a hygrometer’s reading is enough to begin."
+        />
+      ) : air.data ? (
+        <PlaceAir air={air.data} />
+      ) : (
+        <Waiting error={air.error} what="air" />
+      )}
     </div>
   );
 }

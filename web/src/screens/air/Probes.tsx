@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { TRUST_WORDS } from '@calvetta/contract/words';
-import { mintToken } from '../../api/client.ts';
 import { SelectField } from '../../forms/fields.tsx';
-import { FormTrouble } from '../../forms/FormTrouble.tsx';
-import { useSave } from '../../forms/useSave.ts';
+import { ProbeToken } from '../../forms/ProbeToken.tsx';
 import { useNowMs } from '../../state/clock.ts';
+import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { ago, duration } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
@@ -14,6 +13,7 @@ import { useUnits } from '../../ui/useUnits.ts';
 export function Probes({ air }: { readonly air: PlaceAirResponse }) {
   const nowMs = useNowMs();
   const units = useUnits();
+  const show = useDialogs((s) => s.show);
   const fit = air.fitToOutdoor;
   return (
     <section className="border border-line bg-panel p-3" aria-label="Probes">
@@ -37,19 +37,21 @@ export function Probes({ air }: { readonly air: PlaceAirResponse }) {
           ? `This place follows the outdoor air with a lag of ${duration(fit.tauS * 1000)} and ${units.kelvin(fit.offsetK)}, and holds ${Math.abs(fit.vapourOffsetHpa).toFixed(1)} hPa ${fit.vapourOffsetHpa < 0 ? 'less' : 'more'} moisture than it, fitted on ${fit.n} readings (r.m.s. error ${units.spread(fit.rmsK)}): so its forecast is made.`
           : 'Too few readings to fit how this place follows the outdoor air: its forecast uses a lag of 3 h.'}
       </p>
+      <Button
+        className="mt-1"
+        onClick={() => show({ kind: 'probe', placeId: air.place.placeId, probeId: null })}
+      >
+        Add a probe
+      </Button>
       <NewToken probes={air.probes} />
     </section>
   );
 }
 
-/** How a probe of one's own reports, with a token that is shown this once. */
+/** How a probe of one's own reports. */
 function NewToken({ probes }: Pick<PlaceAirResponse, 'probes'>) {
-  const nowMs = useNowMs();
-  const save = useSave();
   const [probeId, setProbeId] = useState(probes[0]?.probeId ?? '');
-  const [token, setToken] = useState<string | null>(null);
   if (probes.length === 0) return null;
-  const at = new Date(nowMs).toISOString().slice(0, 19);
   return (
     <details className="mt-1 text-[13px]">
       <summary className="cursor-pointer text-quiet pointer-coarse:min-h-11">
@@ -60,27 +62,10 @@ function NewToken({ probes }: Pick<PlaceAirResponse, 'probes'>) {
           label="Probe"
           value={probeId}
           options={probes.map((p) => ({ value: p.probeId, text: p.name }))}
-          onChange={(id) => {
-            setProbeId(id);
-            setToken(null);
-          }}
+          onChange={setProbeId}
         />
-        <Button
-          disabled={save.isBusy}
-          onClick={() => save.run(() => mintToken(probeId).then((r) => setToken(r.token)))}
-        >
-          Make a new token
-        </Button>
+        <ProbeToken key={probeId} probeId={probeId} />
       </div>
-      <FormTrouble words={save.trouble} />
-      <p role="status" className="mt-2">
-        {token === null
-          ? 'A token is shown once. Making one ends the one before: the instrument must be given the new one.'
-          : 'Copy it now: it is not shown again. The one before is worth nothing any more.'}
-      </p>
-      <pre className="mt-1 overflow-x-auto border border-line bg-ground p-2 whitespace-pre-wrap">{`curl -X POST '${location.origin}/api/readings?probe=${encodeURIComponent(probeId)}' \\
-  -H 'Authorization: Bearer ${token ?? '<its token>'}' -H 'Content-Type: application/json' \\
-  -d '{"readings":[{"at":"${at}Z","airC":12.4,"rhPct":71,"surfaceC":11.2}]}'`}</pre>
     </details>
   );
 }

@@ -1,6 +1,6 @@
 import type { PlaceInfo, Probe } from '@calvetta/core';
-import { EXPOSURE_WORDS } from '@calvetta/contract/words';
-import { useShop } from '../../api/queries.ts';
+import { EXPOSURE_WORDS, TRUST_WORDS } from '@calvetta/contract/words';
+import { useBench, useShop } from '../../api/queries.ts';
 import { useThings } from '../../record/useThings.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -58,6 +58,7 @@ function PlaceLine({ place, probes }: { readonly place: PlaceInfo; readonly prob
   const show = useDialogs((s) => s.show);
   const things = useThings();
   const { placeId, name } = place;
+  const air = useBench().data?.places.find((p) => p.placeId === placeId);
   return (
     <li className="border-t border-line/60 py-1">
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -66,7 +67,14 @@ function PlaceLine({ place, probes }: { readonly place: PlaceInfo; readonly prob
           <span className="text-[13px] text-quiet">
             {EXPOSURE_WORDS[place.exposure]}
             {place.setpointC === null ? '' : `, heated to ${units.temp(place.setpointC, 0)}`}
-          </span>
+          </span>{' '}
+          {air && air.trust !== 'fresh' ? (
+            <span className="text-[13px] text-bad">{TRUST_WORDS[air.trust]}</span>
+          ) : air ? (
+            <span className="figure text-[13px]">
+              {units.temp(air.airC)} · {units.pct(air.rhPct)}
+            </span>
+          ) : null}
         </span>
         <span className="flex flex-wrap">
           <Button
@@ -85,7 +93,12 @@ function PlaceLine({ place, probes }: { readonly place: PlaceInfo; readonly prob
           >
             Add a probe
           </Button>
-          <Button look="quiet" isInRow aria-label={`Edit ${name}`} onClick={() => show({ kind: 'place', placeId })}>
+          <Button
+            look="quiet"
+            isInRow
+            aria-label={`Edit ${name}`}
+            onClick={() => show({ kind: 'place', placeId })}
+          >
             Edit
           </Button>
           <Button

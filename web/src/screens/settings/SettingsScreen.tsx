@@ -1,20 +1,48 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { UnitPreference } from '@calvetta/core';
-import { useShop } from '../../api/queries.ts';
+import type { ShopInfo } from '@calvetta/contract';
+import { removeDemo } from '../../api/client.ts';
+import { usePeople, useShop } from '../../api/queries.ts';
+import { FormTrouble } from '../../forms/FormTrouble.tsx';
+import { theirsOf } from '../../forms/theirsOf.ts';
+import { useSave } from '../../forms/useSave.ts';
+import { useSend } from '../../record/useSend.ts';
+import { shopWrite } from '../../record/write.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../forms/Field.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
+import { People } from './People.tsx';
+import { Places } from './Places.tsx';
 import { Practice } from './Practice.tsx';
+import { ShopForm, type ShopData } from './ShopForm.tsx';
+import { WhenWeCome } from './WhenWeCome.tsx';
+import { Theirs } from '../../dialogs/Theirs.tsx';
 
 /** What this device prefers, who holds it, and the way out for the shop's data. */
 export default function SettingsScreen() {
   const shop = useShop();
+  const people = usePeople();
   const prefs = usePrefs();
   const show = useDialogs((s) => s.show);
   return (
     <div className="grid max-w-[1180px] items-start gap-5 p-4 lg:grid-cols-2">
       <h1 className="text-[24px] lg:col-span-2">Settings</h1>
+      {shop.data ? <OurShop shop={shop.data} /> : null}
+      <Section title="Places and probes">
+        <Places />
+      </Section>
+      <Section title="People">
+        <People />
+      </Section>
+      {shop.data ? (
+        <Section title="When we come">
+          <WhenWeCome shop={shop.data} />
+        </Section>
+      ) : null}
       <Units />
       <section className="flex flex-col gap-3 border border-line bg-panel p-4" aria-label="Device">
         <h2 className="text-[18px]">This device</h2>
@@ -29,8 +57,8 @@ export default function SettingsScreen() {
         />
         <Choice
           label="In whose hands"
-          value={prefs.personId ?? shop.data?.people[0]?.personId ?? ''}
-          options={(shop.data?.people ?? []).map((p) => ({ value: p.personId, text: p.name }))}
+          value={prefs.personId}
+          options={people.map((p) => ({ value: p.personId, text: p.name }))}
           onChange={prefs.setPerson}
         />
         <Button look="quiet" className="self-start" onClick={() => show({ kind: 'keys' })}>
@@ -39,6 +67,81 @@ export default function SettingsScreen() {
       </section>
       {shop.data ? <Practice means={shop.data.means} /> : null}
       <Data />
+    </div>
+  );
+}
+
+function Section({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+  return (
+    <section className="flex flex-col gap-3 border border-line bg-panel p-4" aria-label={title}>
+      <h2 className="text-[18px]">{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function OurShop({ shop }: { readonly shop: ShopInfo }) {
+  const send = useSend();
+  const save = useSave();
+  const [mine, setMine] = useState<ShopData | null>(null);
+  const theirs = theirsOf<ShopInfo>(save);
+  const store = (data: ShopData, version: number): void => {
+    setMine(data);
+    save.run(() => send(shopWrite({ version, ...data }), `Stored: ${data.name}`));
+  };
+  return (
+    <Section title="Our shop">
+      {shop.isDemo ? (
+        <p className="border-l-4 border-mark bg-ground p-3">
+          This is the demo, invented from end to end. Try what you like: it is removed in one act under “The
+          shop’s data”.
+        </p>
+      ) : null}
+      <ShopForm
+        key={shop.workshopId}
+        first={shop}
+        button="Save the shop"
+        save={save}
+        onStore={(data) => store(data, shop.version)}
+      />
+      {theirs && mine ? (
+        <Theirs
+          what="the shop’s data"
+          stored={[theirs.name, theirs.zone, theirs.currency].join(' · ')}
+          onKeep={save.clear}
+          onMine={() => store(mine, theirs.version)}
+        />
+      ) : null}
+    </Section>
+  );
+}
+
+/** Takes the demo away, whole, after one more touch. */
+function RemoveDemo() {
+  const save = useSave();
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const [isSure, setSure] = useState(false);
+  const gone = async (): Promise<void> => {
+    await client.resetQueries();
+    await navigate('/');
+  };
+  if (!isSure)
+    return (
+      <Button className="self-start" onClick={() => setSure(true)}>
+        Remove the demo
+      </Button>
+    );
+  return (
+    <div role="alert" className="flex flex-col gap-2 border-l-4 border-mark bg-ground p-3">
+      <p>The demo goes, with everything that was tried in it. Then Calvetta is empty, and you can begin.</p>
+      <FormTrouble words={save.trouble} />
+      <p className="flex flex-wrap gap-2">
+        <Button look="main" disabled={save.isBusy} onClick={() => save.run(removeDemo, () => void gone())}>
+          Remove it all
+        </Button>
+        <Button onClick={() => setSure(false)}>Keep it</Button>
+      </p>
     </div>
   );
 }
@@ -113,6 +216,7 @@ function Data() {
         that not a row is missing or changed. The JSON is for reading and for other programs: no readings and
         no forecast are in it.
       </p>
+      {shop.data?.isDemo ? <RemoveDemo /> : null}
     </section>
   );
 }

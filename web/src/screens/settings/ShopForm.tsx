@@ -42,7 +42,10 @@ interface Props {
 
 /** The shop itself: its name, its clock, its pints and its money. */
 export function ShopForm({ first, button, save, onStore }: Props) {
-  const draft = useDraft({ name: words, zone, currency }, { ...first });
+  const draft = useDraft(
+    { name: words, zone, currency },
+    { name: first.name, zone: first.zone, currency: first.currency },
+  );
   const [volumeSystem, setVolumeSystem] = useState(first.volumeSystem);
   return (
     <form
@@ -72,7 +75,12 @@ export function ShopForm({ first, button, save, onStore }: Props) {
         ))}
       </datalist>
       <div className="flex flex-wrap gap-4">
-        <TextField label="Prices in" size={5} bound={draft.bind('currency')} refused={save.problemAt('currency')} />
+        <TextField
+          label="Prices in"
+          size={5}
+          bound={draft.bind('currency')}
+          refused={save.problemAt('currency')}
+        />
         <Choice<VolumeSystem>
           label="A pint is"
           value={volumeSystem}

@@ -18,7 +18,11 @@ const NEXT: Session = { weekday: 6, from: '09:00', to: '17:00' };
 export function WhenWeCome({ shop }: { readonly shop: ShopInfo }) {
   const send = useSend();
   const save = useSave();
-  const stored = shop.attendance.weekly.map((w) => ({ ...w, from: w.from.slice(0, 5), to: w.to.slice(0, 5) }));
+  const stored = shop.attendance.weekly.map((w) => ({
+    ...w,
+    from: w.from.slice(0, 5),
+    to: w.to.slice(0, 5),
+  }));
   const [edited, setEdited] = useState<readonly Session[] | null>(null);
   const sessions = edited ?? stored;
   const set = (i: number, patch: Partial<Session>): void =>

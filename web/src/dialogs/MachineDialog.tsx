@@ -1,0 +1,110 @@
+import { useState } from 'react';
+import type { MachineView } from '@calvetta/contract';
+import { useMachines } from '../api/queries.ts';
+import { TextField } from '../forms/fields.tsx';
+import { Foot } from '../forms/Foot.tsx';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { words } from '../forms/read.ts';
+import { theirsOf } from '../forms/theirsOf.ts';
+import { useDraft } from '../forms/useDraft.ts';
+import { useSave } from '../forms/useSave.ts';
+import { useThings } from '../record/useThings.ts';
+import { Button } from '../ui/Button.tsx';
+import { newId } from '../ui/newId.ts';
+import { Panel } from '../ui/Panel.tsx';
+import { Waiting } from '../ui/Trouble.tsx';
+import { Theirs } from './Theirs.tsx';
+
+interface Props {
+  readonly machineId: string | null;
+  readonly onClose: () => void;
+}
+
+/** What a machine is called and what it is. */
+export function MachineDialog({ machineId, onClose }: Props) {
+  const machines = useMachines();
+  const machine = machines.data?.machines.find((m) => m.machineId === machineId) ?? null;
+  return (
+    <Panel title={machineId === null ? 'A machine' : 'Edit the machine'} onClose={onClose}>
+      {machineId === null || machine ? (
+        <MachineForm machine={machine} onDone={onClose} />
+      ) : (
+        <Waiting error={machines.error} what="machine" />
+      )}
+    </Panel>
+  );
+}
+
+const KINDS = ['locomotive', 'aircraft', 'tractor', 'engine', 'chassis', 'machine tool', 'boat', 'crane'];
+
+interface FormProps {
+  readonly machine: Pick<MachineView, 'machineId' | 'name' | 'kind' | 'version'> | null;
+  /** Told the id of the machine that was made or changed; null when theirs was kept. */
+  readonly onDone: (machineId: string | null) => void;
+}
+
+export function MachineForm({ machine, onDone }: FormProps) {
+  const things = useThings();
+  const save = useSave();
+  const [id] = useState(() => machine?.machineId ?? `m-${newId().slice(0, 12)}`);
+  const [version] = useState(machine?.version ?? 1);
+  const draft = useDraft(
+    { name: words, kind: words },
+    { name: machine?.name ?? '', kind: machine?.kind ?? '' },
+  );
+  const theirs = theirsOf<Pick<MachineView, 'name' | 'kind' | 'version'>>(save);
+  const store = (over: number): void => {
+    const v = draft.read();
+    if (!v) return;
+    save.run(
+      () =>
+        machine
+          ? things.change('machines', id, v.name, { version: over, ...v })
+          : things.make('machines', id, v.name, { machineId: id, ...v }),
+      () => onDone(id),
+    );
+  };
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        store(version);
+      }}
+    >
+      <TextField
+        label="Name"
+        hint="as it is called in the shop"
+        autoFocus
+        bound={draft.bind('name')}
+        refused={save.problemAt('name')}
+      />
+      <TextField
+        label="What it is"
+        list="machine-kinds"
+        bound={draft.bind('kind')}
+        refused={save.problemAt('kind')}
+      />
+      <datalist id="machine-kinds">
+        {KINDS.map((k) => (
+          <option key={k} value={k} />
+        ))}
+      </datalist>
+      {theirs ? (
+        <Theirs
+          what="this machine"
+          stored={`${theirs.name} · ${theirs.kind}`}
+          onKeep={() => onDone(null)}
+          onMine={() => store(theirs.version)}
+        />
+      ) : (
+        <FormTrouble words={save.trouble} />
+      )}
+      <Foot>
+        <Button type="submit" look="main" disabled={save.isBusy}>
+          {machine ? 'Save' : 'Make the machine'}
+        </Button>
+      </Foot>
+    </form>
+  );
+}

@@ -1,0 +1,189 @@
+import { useMemo, useState } from 'react';
+import { SUBSTRATES, type Substrate } from '@calvetta/core';
+import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { useMachines } from '../api/queries.ts';
+import { Field } from '../forms/Field.tsx';
+import { SelectField } from '../forms/fields.tsx';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { useSave } from '../forms/useSave.ts';
+import { useSend } from '../record/useSend.ts';
+import { partsWrite } from '../record/write.ts';
+import { Button } from '../ui/Button.tsx';
+import { newId } from '../ui/newId.ts';
+import {
+  LIST_COLUMN_WORDS,
+  LIST_COLUMNS,
+  newOnes,
+  readList,
+  readRow,
+  typedColumns,
+  type Draft,
+  type Known,
+  type ListColumn,
+  type ListRow,
+} from './partsList.ts';
+
+interface Props {
+  readonly machineId: string;
+  readonly machineName: string;
+  readonly onStored: (made: number) => void;
+}
+
+/** A machine's parts, typed or pasted: what was understood of each row stands beside it, and is put right there. */
+export function PartsList({ machineId, machineName, onStored }: Props) {
+  const send = useSend();
+  const save = useSave();
+  const machines = useMachines();
+  const [text, setText] = useState('');
+  const [assembly, setAssembly] = useState('');
+  const [columnOf, setColumnOf] = useState<Readonly<Record<number, ListColumn>>>({});
+  const [metalOf, setMetalOf] = useState<Readonly<Record<number, Substrate>>>({});
+  const list = useMemo(() => readList(text), [text]);
+  const columns = list.columns.map((c, i) => columnOf[i] ?? c);
+  const rows = list.rows.map((cells, i) =>
+    readRow(cells, list.hasHeading ? columns : typedColumns(cells), i + 1, {
+      metal: metalOf[i],
+      assembly: assembly.trim() || 'Parts',
+    }),
+  );
+  const drafts = rows.flatMap((r) => (r.ok ? r.parts : []));
+  // Ids are made once for a list, so that storing it again makes none twice.
+  const ids = useMemo(() => new Map<number, string>(), [text, machineId]);
+  const idOf = (i: number): string => {
+    const id = ids.get(i) ?? `part-${newId().slice(0, 18)}`;
+    ids.set(i, id);
+    return id;
+  };
+  const known: Known[] = (machines.data?.machines ?? [])
+    .filter((m) => m.machineId === machineId)
+    .flatMap((m) => m.assemblies.flatMap((a) => a.parts));
+  const fresh = newOnes(drafts, known, idOf);
+  const bad = rows.filter((r) => !r.ok).length;
+  const store = (): void =>
+    save.run(
+      () => send(partsWrite(machineId, fresh.parts), `${fresh.parts.length} parts made in ${machineName}`),
+      () => {
+        // Rows that will not do stay in the sheet until they are mended; the heading with them.
+        const head = list.hasHeading ? [list.lines[0]!] : [];
+        const left = rows.flatMap((r, i) => (r.ok ? [] : [list.lines[i + head.length]!]));
+        setText(left.length > 0 ? [...head, ...left].join('\n') : '');
+        setMetalOf({});
+        if (left.length === 0) onStored(fresh.parts.length);
+      },
+    );
+  return (
+    <div className="flex flex-col gap-3">
+      <Field
+        label="Parts, one to a line"
+        hint="“Bracket, mild steel, 2 kg”; or rows from a spreadsheet with a heading: name, assembly, metal, how many, mass, area, thickness, faces, colour"
+      >
+        <textarea
+          rows={6}
+          value={text}
+          onChange={(e) => {
+            setText(e.target.value);
+            setMetalOf({});
+          }}
+        />
+      </Field>
+      {columns.includes('assembly') ? null : (
+        <Field label="They belong to" hint="the assembly; left empty they stand under “Parts”">
+          <input value={assembly} maxLength={120} onChange={(e) => setAssembly(e.target.value)} />
+        </Field>
+      )}
+      {list.hasHeading ? (
+        <div className="flex flex-wrap gap-2">
+          {list.headings.map((h, i) => (
+            <SelectField<ListColumn>
+              key={`${i}${h}`}
+              label={h}
+              value={columns[i]!}
+              options={LIST_COLUMNS.map((c) => ({ value: c, text: LIST_COLUMN_WORDS[c] }))}
+              onChange={(c) => setColumnOf({ ...columnOf, [i]: c })}
+            />
+          ))}
+        </div>
+      ) : null}
+      {rows.length > 0 ? (
+        <Understood
+          rows={rows}
+          nameOf={(i) => list.rows[i]?.[columns.indexOf('name')] ?? ''}
+          onMetal={(i, metal) => setMetalOf({ ...metalOf, [i]: metal })}
+        />
+      ) : null}
+      <FormTrouble words={save.trouble} />
+      <div className="flex flex-wrap items-center gap-3">
+        <Button look="main" disabled={save.isBusy || fresh.parts.length === 0} onClick={store}>
+          {fresh.parts.length === 0 ? 'Make the parts' : `Make ${fresh.parts.length} parts`}
+        </Button>
+        <span className="text-[13px] text-quiet" role="status">
+          {[
+            ...(fresh.known > 0 ? [`${fresh.known} are there already`] : []),
+            ...(bad > 0 ? [`${bad} rows stay here until they are mended`] : []),
+          ].join(' · ')}
+        </span>
+      </div>
+    </div>
+  );
+}
+
+interface UnderstoodProps {
+  readonly rows: readonly ListRow[];
+  readonly nameOf: (i: number) => string;
+  readonly onMetal: (i: number, metal: Substrate) => void;
+}
+
+const understood = (p: Draft): string =>
+  [
+    p.assemblyName,
+    ...(p.massKg === null ? [] : [`${Number(p.massKg.toPrecision(3))} kg`]),
+    ...(p.areaM2 === null ? [] : [`${Number(p.areaM2.toPrecision(3))} m²`]),
+    ...(p.thicknessMm === null ? [] : [`${Number(p.thicknessMm.toPrecision(3))} mm`]),
+    ...(p.faces === 2 ? ['front and back'] : []),
+    ...(p.colourGroup == null ? [] : [p.colourGroup]),
+  ].join(' · ');
+
+/** What was made of each row; the metal, which decides everything, can be put right here. */
+function Understood({ rows, nameOf, onMetal }: UnderstoodProps) {
+  return (
+    <div className="max-h-72 overflow-y-auto border border-line">
+      <table className="w-full text-[13px]">
+        <tbody>
+          {rows.map((r, i) => (
+            <tr key={r.row} className="border-t border-line/60 align-top first:border-t-0">
+              <td className="px-2 py-1 font-semibold">
+                {nameOf(i) === '' ? '(no name)' : nameOf(i)}
+                {r.ok && r.parts.length > 1 ? <span className="text-quiet"> × {r.parts.length}</span> : null}
+              </td>
+              <td className="w-44 px-2 py-1">
+                <select
+                  aria-label={`Metal of row ${r.row}, ${nameOf(i)}`}
+                  value={r.ok ? r.parts[0]!.substrate : ''}
+                  onChange={(e) => onMetal(i, e.target.value as Substrate)}
+                >
+                  {r.ok ? null : <option value="">which metal?</option>}
+                  {SUBSTRATES.map((s) => (
+                    <option key={s} value={s}>
+                      {SUBSTRATE_WORDS[s]}
+                    </option>
+                  ))}
+                </select>
+              </td>
+              <td className="px-2 py-1">
+                {r.ok ? (
+                  <span className="text-quiet">{understood(r.parts[0]!)}</span>
+                ) : (
+                  <span role="alert" className="text-bad">
+                    {r.column === 'metal'
+                      ? `${r.got === '' ? 'No metal is said' : `“${r.got}” is no metal known here`}: choose it.`
+                      : `${LIST_COLUMN_WORDS[r.column]}: ${r.got === '' ? 'nothing there' : `“${r.got}”`} · accepted: ${r.accepts}`}
+                  </span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,125 @@
+import { useState } from 'react';
+import type { Exposure, PlaceInfo } from '@calvetta/core';
+import { EXPOSURES } from '@calvetta/core';
+import { EXPOSURE_WORDS } from '@calvetta/contract/words';
+import { useShop } from '../api/queries.ts';
+import { Choice } from '../forms/Field.tsx';
+import { NumberField, QuantityField, TextField } from '../forms/fields.tsx';
+import { Foot } from '../forms/Foot.tsx';
+import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { maybe, number, quantity, words } from '../forms/read.ts';
+import { theirsOf } from '../forms/theirsOf.ts';
+import { useDraft } from '../forms/useDraft.ts';
+import { useSave } from '../forms/useSave.ts';
+import { useThings } from '../record/useThings.ts';
+import { usePrefs } from '../state/prefs.ts';
+import { Button } from '../ui/Button.tsx';
+import { newId } from '../ui/newId.ts';
+import { Panel } from '../ui/Panel.tsx';
+import { useUnits } from '../ui/useUnits.ts';
+import { Theirs } from './Theirs.tsx';
+
+interface Props {
+  readonly placeId: string | null;
+  readonly onClose: () => void;
+}
+
+/** A place where parts stand: what the air does there. */
+export function PlaceDialog({ placeId, onClose }: Props) {
+  const shop = useShop();
+  const place = shop.data?.places.find((p) => p.placeId === placeId) ?? null;
+  return (
+    <Panel
+      title={placeId === null ? 'A place' : 'Edit the place'}
+      subtitle="where parts stand: a booth, a shed, the yard"
+      onClose={onClose}
+    >
+      <PlaceForm place={place} onClose={onClose} />
+    </Panel>
+  );
+}
+
+function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; readonly onClose: () => void }) {
+  const things = useThings();
+  const save = useSave();
+  const units = useUnits();
+  const bareUnit = usePrefs((s) => s.units.temperature);
+  const [id] = useState(() => place?.placeId ?? `place-${newId().slice(0, 12)}`);
+  const [version] = useState(place?.version ?? 1);
+  const [exposure, setExposure] = useState<Exposure>(place?.exposure ?? 'indoor-still');
+  const heat = { field: 'heating', dimension: 'temperature', bareUnit, min: -10, max: 45 } as const;
+  const draft = useDraft(
+    { name: words, setpointC: maybe(quantity(heat)), altitudeM: number('m', -500, 9000) },
+    {
+      name: place?.name ?? '',
+      setpointC: place?.setpointC == null ? '' : units.temp(place.setpointC, 1),
+      altitudeM: String(place?.altitudeM ?? 0),
+    },
+  );
+  const theirs = theirsOf<PlaceInfo>(save);
+  const store = (over: number): void => {
+    const v = draft.read();
+    if (!v) return;
+    const setpointC = v.setpointC === null || exposure === 'outdoors' ? null : Number(v.setpointC.toFixed(2));
+    const data = { ...v, setpointC, exposure };
+    save.run(
+      () =>
+        place
+          ? things.change('places', id, v.name, { version: over, ...data })
+          : things.make('places', id, v.name, { placeId: id, ...data }),
+      onClose,
+    );
+  };
+  return (
+    <form
+      className="flex flex-col gap-4"
+      onSubmit={(e) => {
+        e.preventDefault();
+        store(version);
+      }}
+    >
+      <TextField label="Name" autoFocus bound={draft.bind('name')} refused={save.problemAt('name')} />
+      <Choice<Exposure>
+        label="The air there"
+        value={exposure}
+        options={EXPOSURES.map((value) => ({ value, text: EXPOSURE_WORDS[value] }))}
+        onChange={setExposure}
+      />
+      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+        {exposure === 'outdoors' ? null : (
+          <QuantityField
+            label="Heated to"
+            hint={`in °${bareUnit}; leave empty where it is not heated`}
+            bound={draft.bind('setpointC')}
+            refused={save.problemAt('setpointC')}
+          />
+        )}
+        <NumberField
+          label="Height above the sea, m"
+          hint="a rough figure does: it enters the dew point of a wet bulb"
+          bound={draft.bind('altitudeM')}
+          refused={save.problemAt('altitudeM')}
+        />
+      </div>
+      {theirs ? (
+        <Theirs
+          what="this place"
+          stored={[
+            theirs.name,
+            EXPOSURE_WORDS[theirs.exposure],
+            theirs.setpointC === null ? 'not heated' : `heated to ${units.temp(theirs.setpointC)}`,
+          ].join(' · ')}
+          onKeep={onClose}
+          onMine={() => store(theirs.version)}
+        />
+      ) : (
+        <FormTrouble words={save.trouble} />
+      )}
+      <Foot>
+        <Button type="submit" look="main" disabled={save.isBusy}>
+          {place ? 'Save' : 'Make the place'}
+        </Button>
+      </Foot>
+    </form>
+  );
+}

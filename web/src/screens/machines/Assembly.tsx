@@ -1,0 +1,142 @@
+import { Link } from 'react-router';
+import type { MachinesResponse, MachineView, PartCard } from '@calvetta/contract';
+import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { Section } from '../../drawings/Section.tsx';
+import { Rename } from '../../forms/Rename.tsx';
+import { useThings } from '../../record/useThings.ts';
+import { useNowMs } from '../../state/clock.ts';
+import { useDialogs } from '../../state/dialogs.ts';
+import { Menu } from '../../ui/Menu.tsx';
+import { StateWord } from '../../ui/StateWord.tsx';
+import { useRowPx } from '../../ui/useMedia.ts';
+import { useUnits } from '../../ui/useUnits.ts';
+import { actView } from '../../words/actText.ts';
+import { PutAway } from '../settings/PutAway.tsx';
+import { isOff, passes, type Filter } from './filter.ts';
+import { assemblyListed } from './listed.ts';
+import { beforeEarlier, beforeLater } from './order.ts';
+
+interface Props {
+  readonly assembly: MachineView['assemblies'][number];
+  /** Ids of the machine's assemblies, in their order. */
+  readonly order: readonly string[];
+  readonly machineId: string;
+  readonly data: MachinesResponse;
+  readonly filter: Filter;
+}
+
+export function Assembly({ assembly, order, machineId, data, filter }: Props) {
+  const things = useThings();
+  const show = useDialogs((s) => s.show);
+  const { assemblyId, name, version } = assembly;
+  const inUse = assembly.parts.filter((p) => !p.isAway);
+  const shown = inUse.filter((p) => passes(p, filter));
+  if (shown.length === 0 && !isOff(filter)) return null;
+  const move = (before: string | null): void =>
+    things.quietly(things.change('assemblies', assemblyId, name, { version, before }, `Moved: ${name}`));
+  const [earlier, later] = [beforeEarlier(order, assemblyId), beforeLater(order, assemblyId)];
+  return (
+    <div className="border-t border-line px-3 pb-1">
+      <div className="flex items-center justify-between">
+        <h2 className="figure text-[14px] text-quiet">
+          <Rename
+            name={name}
+            label="Name of the assembly"
+            onRename={(now) =>
+              things.quietly(things.change('assemblies', assemblyId, now, { version, name: now }))
+            }
+          />
+        </h2>
+        <Menu
+          label={`What to do with ${name}`}
+          items={[
+            { text: 'Add a part', run: () => show({ kind: 'new-part', machineId, assemblyId }) },
+            ...(earlier === undefined ? [] : [{ text: 'Move up', run: () => move(earlier) }]),
+            ...(later === undefined ? [] : [{ text: 'Move down', run: () => move(later) }]),
+            {
+              text: 'Remove',
+              run: () => things.quietly(things.remove(assemblyListed(machineId, assembly))),
+            },
+          ]}
+        />
+      </div>
+      <ul>
+        {shown.map((p) => (
+          <PartLine key={p.partId} card={p} order={inUse.map((x) => x.partId)} data={data} />
+        ))}
+      </ul>
+      <PutAway
+        things={assembly.parts
+          .filter((p) => p.isAway)
+          .map((p) => ({ path: 'parts', id: p.partId, name: p.name, version: p.version, again: null }))}
+      />
+    </div>
+  );
+}
+
+interface LineProps {
+  readonly card: PartCard;
+  readonly order: readonly string[];
+  readonly data: MachinesResponse;
+}
+
+function PartLine({ card, order, data }: LineProps) {
+  const nowMs = useNowMs();
+  const units = useUnits();
+  const rowPx = useRowPx();
+  const place = data.places.find((p) => p.placeId === card.placeId);
+  const fullUm = 320;
+  return (
+    <li className="flex items-center border-t border-line/60">
+      <Link
+        to={`/parts/${encodeURIComponent(card.partId)}`}
+        data-part={card.partId}
+        data-state={card.headline}
+        className="grid min-h-(--row) min-w-0 flex-1 grid-cols-[44px_minmax(140px,210px)_84px_minmax(0,1fr)_170px] items-center gap-x-3 hover:bg-ground max-md:grid-cols-[44px_minmax(0,1fr)_auto]"
+      >
+        <Section
+          layers={card.layers}
+          specifiedUm={card.specifiedUm}
+          profileUm={card.profileUm}
+          widthPx={44}
+          heightPx={rowPx - 5}
+          fullUm={fullUm}
+          label={`Film of ${card.name}`}
+        />
+        <span className="truncate font-semibold">{card.name}</span>
+        <StateWord headline={card.headline} />
+        <span className="truncate text-[13px] max-md:hidden">
+          {actView(card, nowMs, data.zone, units).text}
+        </span>
+        <span className="truncate text-right text-[13px] text-quiet max-md:hidden">
+          {SUBSTRATE_WORDS[card.substrate]} · {place?.name ?? 'no place'}
+        </span>
+      </Link>
+      <PartMenu card={card} order={order} />
+    </li>
+  );
+}
+
+function PartMenu({ card, order }: Pick<LineProps, 'card' | 'order'>) {
+  const things = useThings();
+  const show = useDialogs((s) => s.show);
+  const { partId, name, version } = card;
+  const move = (before: string | null): void =>
+    things.quietly(things.change('parts', partId, name, { version, before }, `Moved: ${name}`));
+  const [earlier, later] = [beforeEarlier(order, partId), beforeLater(order, partId)];
+  return (
+    <Menu
+      label={`What to do with ${name}`}
+      items={[
+        { text: 'Edit the part', run: () => show({ kind: 'edit', partId }) },
+        { text: 'Log something', run: () => show({ kind: 'log', partId, factKind: 'moved' }) },
+        ...(earlier === undefined ? [] : [{ text: 'Move up', run: () => move(earlier) }]),
+        ...(later === undefined ? [] : [{ text: 'Move down', run: () => move(later) }]),
+        {
+          text: 'Remove',
+          run: () => things.quietly(things.remove({ path: 'parts', id: partId, name, version, again: null })),
+        },
+      ]}
+    />
+  );
+}

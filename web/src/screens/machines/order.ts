@@ -1,0 +1,11 @@
+/** Before which of a list a thing is put to stand one earlier; undefined: it is the first already. */
+export function beforeEarlier(ids: readonly string[], id: string): string | undefined {
+  const at = ids.indexOf(id);
+  return at > 0 ? ids[at - 1] : undefined;
+}
+
+/** Before which it is put to stand one later; null: last; undefined: it is the last already. */
+export function beforeLater(ids: readonly string[], id: string): string | null | undefined {
+  const at = ids.indexOf(id);
+  return at < 0 || at === ids.length - 1 ? undefined : (ids[at + 2] ?? null);
+}
