@@ -324,6 +324,7 @@ export function makeScenario(): ShopFile {
       workshopId: 'saltmarsh',
       name: 'Saltmarsh Works',
       zone: 'Europe/London',
+      currency: 'GBP',
       volumeSystem: 'imperial',
       facilities: FULL_SHOP.facilities,
       schools: FULL_SHOP.schools,

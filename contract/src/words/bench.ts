@@ -67,6 +67,7 @@ export const ACT_WORDS: Readonly<Record<ActCode, string>> = {
   'abrade-again': 'Abrade again',
   refuse: 'Refused',
   'ask-sheet': 'Ask the sheet',
+  'choose-route': 'Survey',
   prepare: 'Prepare',
   'decide-colour': 'Decide the colour',
   cure: 'Let it cure',

@@ -28,6 +28,7 @@ export type NextAct =
   | { readonly code: 'refuse'; readonly reason: string }
   | { readonly code: 'ask-sheet'; readonly reason: string }
   | { readonly code: 'decide-colour'; readonly shutsMs: number | null }
+  | { readonly code: 'choose-route'; readonly shutsMs: number | null }
   | { readonly code: 'prepare' }
   | { readonly code: 'cure'; readonly serviceMs: number | null }
   | { readonly code: 'done' };
@@ -36,6 +37,8 @@ export type ActCode = NextAct['code'];
 export interface ActInput {
   readonly face: FaceState;
   readonly headline: Headline;
+  /** Somebody has set what is to be done with it. */
+  readonly hasRoute: boolean;
   readonly nowMs: number;
   /** Application, flash and turn-over of the next coat, minutes (docs/clocks.md 8). */
   readonly leadMinutes: number;
@@ -51,9 +54,14 @@ function startBy(input: ActInput): number | null {
 /** With no coat to follow chosen, these words mean that the chosen primer stands open. */
 const UNDECIDED: readonly Headline[] = ['open', 'closing', 'keyed', 'shut', 'lift', 'unknown'];
 
+/** Whatever is done next hangs on a route that nobody has chosen: these words say nothing without one. */
+const ROUTELESS: readonly Headline[] = ['waiting', 'bare', ...UNDECIDED];
+
 /** The next act on a face, by its headline. */
 export function nextAct(input: ActInput): NextAct {
-  const { face, headline } = input;
+  const { face, headline, hasRoute } = input;
+  if (!hasRoute && face.next === null && ROUTELESS.includes(headline))
+    return { code: 'choose-route', shutsMs: face.lostAtMs };
   if (face.next === null && UNDECIDED.includes(headline))
     return { code: 'decide-colour', shutsMs: face.lostAtMs };
   switch (headline) {

@@ -57,6 +57,7 @@ function state(
       isOutdoors: false,
       facts,
       planned: plan(epoxy, gloss),
+      hasRoute: true,
       isHeldOpen: false,
       track: steady(20, 2000, 'lag', 50),
       trackNow: over.track ?? steady(20, 2000, 'lag', 50),

@@ -27,6 +27,7 @@ export interface PartInput {
   readonly isOutdoors: boolean;
   readonly facts: readonly Fact[];
   readonly planned: readonly PlannedCoat[];
+  readonly hasRoute: boolean;
   readonly isHeldOpen: boolean;
   /** From its films' beginnings on. */
   readonly track: readonly SurfaceStretch[];
@@ -126,7 +127,14 @@ function faceResult(
     ...state,
     headline,
     leadMinutes: lead,
-    act: nextAct({ face: state, headline, nowMs: shop.nowMs, leadMinutes: lead, fit }),
+    act: nextAct({
+      face: state,
+      headline,
+      hasRoute: part.hasRoute,
+      nowMs: shop.nowMs,
+      leadMinutes: lead,
+      fit,
+    }),
   };
 }
 

@@ -221,6 +221,7 @@ export function finish(frame: Frame, r: ReadyPart, speeds: Speeds): DerivedPart 
       isOutdoors: r.place?.exposure === 'outdoors',
       facts: r.facts,
       planned: r.planned,
+      hasRoute: r.steps.length > 0,
       isHeldOpen: r.steps.some((s) => s.what === OPEN_COATS),
       track: r.track,
       trackNow: r.trackNow,

@@ -9,10 +9,11 @@ import { useSave } from '../forms/useSave.ts';
 import { useSend } from '../record/useSend.ts';
 import { labelWrite } from '../record/write.ts';
 import { Button } from '../ui/Button.tsx';
+import { useMoney } from '../ui/money.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 import { tinName } from '../words/tinWords.ts';
-import { LABEL_READERS } from './ReceiveDialog.tsx';
+import { labelReaders } from './ReceiveDialog.tsx';
 
 interface Props {
   readonly tinId: string;
@@ -30,11 +31,11 @@ export function LabelDialog({ tinId, onClose }: Props) {
   );
 }
 
-const textsOf = (t: Pick<TinRow, 'batch' | 'colour' | 'madeMs' | 'priceCents' | 'tareG'>) => ({
+const textsOf = (t: Pick<TinRow, 'batch' | 'colour' | 'madeMs' | 'priceCents' | 'tareG'>, coins: number) => ({
   batch: t.batch ?? '',
   colour: t.colour ?? '',
   madeOn: t.madeMs === null ? '' : new Date(t.madeMs).toISOString().slice(0, 10),
-  price: t.priceCents === null ? '' : (t.priceCents / 100).toFixed(2),
+  price: t.priceCents === null ? '' : (t.priceCents / coins).toFixed(coins === 1 ? 0 : 2),
   tare: t.tareG === null ? '' : String(t.tareG),
 });
 
@@ -42,7 +43,8 @@ function LabelForm({ tin, onClose }: { readonly tin: TinView; readonly onClose: 
   const send = useSend();
   const save = useSave();
   const [version, setVersion] = useState(tin.version);
-  const draft = useDraft(LABEL_READERS, () => textsOf(tin));
+  const { coins } = useMoney();
+  const draft = useDraft(labelReaders(coins), () => textsOf(tin, coins));
   const refusal = save.refused?.body;
   const theirs = refusal?.code === 'version-conflict' ? (refusal.details.stored as TinRow) : null;
   const store = (): void => {
@@ -58,7 +60,7 @@ function LabelForm({ tin, onClose }: { readonly tin: TinView; readonly onClose: 
         <div role="alert" className="border-l-4 border-bad bg-ground p-3">
           <p>
             Someone changed this tin meanwhile: batch {theirs.batch ?? '—'}, colour {theirs.colour ?? '—'},
-            made {textsOf(theirs).madeOn || '—'}.
+            made {textsOf(theirs, coins).madeOn || '—'}.
           </p>
           <div className="mt-2 flex gap-2">
             <Button onClick={onClose}>Keep theirs</Button>

@@ -81,7 +81,9 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
     correct ? (correct.endedAtMs ?? correct.happenedAtMs) : null,
   );
   const [supersedes, setSupersedes] = useState<string | undefined>(correct?.factId);
-  const common = { partId: part.card.partId, partName: part.card.name, face };
+  // A part is moved whole: nobody is asked for its face.
+  const hasFace = kind !== 'moved';
+  const common = { partId: part.card.partId, partName: part.card.name, face: hasFace ? face : null };
   const corrects = supersedes === undefined ? {} : { supersedes };
   const submit: SubmitBody = (body, evidence) => {
     const endMs = atMs ?? Date.now();
@@ -100,7 +102,15 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
   const given = { part, face, save, submit, ...(correct ? { correct } : {}) };
   const whoAndWhen = (
     <>
-      <WhoAndWhen part={part} face={face} onFace={setFace} atMs={atMs} onAt={setAtMs} save={save} />
+      <WhoAndWhen
+        part={part}
+        hasFace={hasFace}
+        face={face}
+        onFace={setFace}
+        atMs={atMs}
+        onAt={setAtMs}
+        save={save}
+      />
       {correct ? (
         <Button look="quiet" className="self-start" disabled={save.isBusy} onClick={voidIt}>
           It never happened: void it
@@ -153,6 +163,7 @@ function KindChoice({ kind, onKind }: { readonly kind: FactKind; readonly onKind
 
 interface WhoProps {
   readonly part: PartDetail;
+  readonly hasFace: boolean;
   readonly face: Face | null;
   readonly onFace: (face: Face | null) => void;
   readonly atMs: number | null;
@@ -160,7 +171,7 @@ interface WhoProps {
   readonly save: Save;
 }
 
-function WhoAndWhen({ part, face, onFace, atMs, onAt, save }: WhoProps) {
+function WhoAndWhen({ part, hasFace, face, onFace, atMs, onAt, save }: WhoProps) {
   const people = usePeople();
   const held = usePrefs((s) => s.personId);
   const personId = people.some((p) => p.personId === held) ? held! : '';
@@ -171,7 +182,7 @@ function WhoAndWhen({ part, face, onFace, atMs, onAt, save }: WhoProps) {
       : null;
   return (
     <div className="flex flex-wrap items-end gap-4 border-t border-line pt-3">
-      {part.faces.length > 1 ? (
+      {hasFace && part.faces.length > 1 ? (
         <Choice<Face | 'both'>
           label="Face"
           value={face ?? 'both'}

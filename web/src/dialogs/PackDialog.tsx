@@ -5,7 +5,7 @@ import { useShelf, useShop } from '../api/queries.ts';
 import { NumberField, QuantityField } from '../forms/fields.tsx';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
-import { cents, quantity } from '../forms/read.ts';
+import { price, quantity } from '../forms/read.ts';
 import { packSizeField } from '../forms/readMl.ts';
 import { useDraft } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
@@ -15,6 +15,7 @@ import { Button } from '../ui/Button.tsx';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
+import { useMoney } from '../ui/money.ts';
 import { useUnits } from '../ui/useUnits.ts';
 
 interface Props {
@@ -52,8 +53,9 @@ function PackForm({ productId, productName, content, shop, packs }: FormProps) {
   const send = useSend();
   const save = useSave();
   const units = useUnits();
+  const money = useMoney();
   const draft = useDraft(
-    { sizeMl: quantity(packSizeField(shop.volumeSystem), 1000), priceCents: cents },
+    { sizeMl: quantity(packSizeField(shop.volumeSystem), 1000), priceCents: price(money.coins) },
     { sizeMl: '', priceCents: '' },
   );
   const add = (): void => {
@@ -80,9 +82,9 @@ function PackForm({ productId, productName, content, shop, packs }: FormProps) {
           .map((p) => (
             <li key={p.packId} className="flex min-h-11 items-center gap-3 border-t border-line/60">
               <span className="figure w-24">{units.volume(p.sizeMl)}</span>
-              <span className="figure w-20 text-right">{(p.priceCents / 100).toFixed(2)}</span>
+              <span className="figure w-20 text-right">{money.price(p.priceCents)}</span>
               <span className="text-[13px] text-quiet">
-                {(p.priceCents / 100 / (p.sizeMl / 1000)).toFixed(2)} a litre
+                {money.price(p.priceCents / (p.sizeMl / 1000))} a litre
               </span>
               <Button
                 look="quiet"

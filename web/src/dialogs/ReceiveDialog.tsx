@@ -7,7 +7,7 @@ import { Choice } from '../forms/Field.tsx';
 import { NumberField, QuantityField, SelectField, TextField } from '../forms/fields.tsx';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
-import { asIs, cents, maybe, number, quantity, words, type Reader } from '../forms/read.ts';
+import { asIs, maybe, number, price, quantity, words, type Reader } from '../forms/read.ts';
 import { packSizeField } from '../forms/readMl.ts';
 import { useDraft, type Draft } from '../forms/useDraft.ts';
 import { useSave, type Save } from '../forms/useSave.ts';
@@ -15,6 +15,7 @@ import { useWriter } from '../record/useRecord.ts';
 import { useSend } from '../record/useSend.ts';
 import { tinWrite } from '../record/write.ts';
 import { Button } from '../ui/Button.tsx';
+import { useMoney } from '../ui/money.ts';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
@@ -41,23 +42,25 @@ interface Props {
 }
 
 /** How what is printed on a tin is read; empty is "not known". */
-export const LABEL_READERS = {
+export const labelReaders = (coins: number) => ({
   batch: maybe(words),
   colour: maybe(words),
   madeOn: maybe(asIs),
-  price: maybe(cents),
+  price: maybe(price(coins)),
   tare: maybe(number('g', 1, 50_000)),
-};
+});
+type LabelReaders = ReturnType<typeof labelReaders>;
 
 function ReceiveForm({ sheets, shop, onClose }: Props) {
   const send = useSend();
   const save = useSave();
   const writer = useWriter();
+  const { coins } = useMoney();
   const newest = newestSheets(sheets).sort((a, b) => (a.name < b.name ? -1 : 1));
   const [productId, setProductId] = useState(newest[0]?.productId ?? '');
   const [content, setContent] = useState<Content>('paint');
   const draft = useDraft(
-    { ...LABEL_READERS, sizeMl: quantity(packSizeField(shop.volumeSystem), 1000) },
+    { ...labelReaders(coins), sizeMl: quantity(packSizeField(shop.volumeSystem), 1000) },
     { batch: '', colour: '', madeOn: '', price: '', tare: '', sizeMl: '' },
   );
   // Made once, so that a second touch after a lost answer is the same tin.
@@ -68,8 +71,8 @@ function ReceiveForm({ sheets, shop, onClose }: Props) {
     const v = draft.read();
     if (!v) return;
     const sizeMl = Number(v.sizeMl.toFixed(1));
-    const { batch, colour, madeOn, price, tare } = v;
-    const tin = { ...ids, productId, content, batch, colour, madeOn, sizeMl, priceCents: price, tareG: tare };
+    const { batch, colour, madeOn, price: paid, tare } = v;
+    const tin = { ...ids, productId, content, batch, colour, madeOn, sizeMl, priceCents: paid, tareG: tare };
     const { factId, ...received } = tin;
     const write = async () =>
       tinWrite({
@@ -111,7 +114,7 @@ function ReceiveForm({ sheets, shop, onClose }: Props) {
 }
 
 interface PrintedProps {
-  readonly draft: Draft<typeof LABEL_READERS & { readonly sizeMl: Reader<number> }>;
+  readonly draft: Draft<LabelReaders & { readonly sizeMl: Reader<number> }>;
   readonly save: Save;
   readonly hasColour: boolean;
 }

@@ -3,7 +3,7 @@ import { afterEach, describe, expect, it } from '@jest/globals';
 import { Refused } from '../api/client.ts';
 import { AnyOf, OneOf } from '../ui/Toggle.tsx';
 import { NumberField } from './fields.tsx';
-import { cents, maybe, number, quantity, words } from './read.ts';
+import { maybe, number, price, quantity, words } from './read.ts';
 import { packSizeField } from './readMl.ts';
 import { useDraft } from './useDraft.ts';
 import { useSave } from './useSave.ts';
@@ -12,10 +12,10 @@ afterEach(cleanup);
 
 describe('what is typed', () => {
   it('money in hundredths, with a point or a comma', () => {
-    expect(cents('24.50')).toEqual({ ok: true, value: 2450 });
-    expect(cents('24,5')).toEqual({ ok: true, value: 2450 });
-    expect(cents('-1').ok).toBe(false);
-    expect(cents('dear').ok).toBe(false);
+    expect(price(100)('24.50')).toEqual({ ok: true, value: 2450 });
+    expect(price(100)('24,5')).toEqual({ ok: true, value: 2450 });
+    expect(price(100)('-1').ok).toBe(false);
+    expect(price(100)('dear').ok).toBe(false);
   });
   it('a number names its range and its unit', () => {
     expect(number('%', 0, 100)('12,5')).toEqual({ ok: true, value: 12.5 });

@@ -26,13 +26,15 @@ export const number =
       : bad(`${n.number} ${unit} is outside ${min} to ${max} ${unit}.`.replaceAll('  ', ' '));
   };
 
-/** Money of one thing, in hundredths. */
-export const cents: Reader<number> = (text) => {
-  const n = splitNumber(text);
-  return n && n.rest === '' && n.number >= 0 && n.number <= 1e6
-    ? good(Math.round(n.number * 100))
-    : bad('Write a price, such as 24.50.');
-};
+/** Money of one thing, in the currency's smallest coin, of which `coins` make one. */
+export const price =
+  (coins: number): Reader<number> =>
+  (text) => {
+    const n = splitNumber(text);
+    return n && n.rest === '' && n.number >= 0 && n.number <= 1e6
+      ? good(Math.round(n.number * coins))
+      : bad(`Write a price, such as ${coins === 1 ? '2450' : '24.50'}.`);
+  };
 
 /** A quantity with or without its unit, in the inner unit of its dimension times `per`. */
 export const quantity =

@@ -11,6 +11,8 @@ export interface ActView {
   /** The dialog the button opens; null opens Why? */
   readonly logs: FactKind | null;
   readonly isMain: boolean;
+  /** The button goes to the survey and its routes. */
+  readonly opensRoute: boolean;
 }
 
 type Units = { kelvin: (k: number | null) => string; temp: (c: number | null) => string };
@@ -31,6 +33,7 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
     button: word,
     logs,
     isMain,
+    opensRoute: act.code === 'choose-route',
   });
   switch (act.code) {
     case 'coat':
@@ -84,6 +87,14 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
         null,
         false,
         'Why?',
+      );
+    case 'choose-route':
+      return view(
+        act.shutsMs === null
+          ? 'no route yet: survey it and choose one'
+          : `no route yet: survey it before ${at(act.shutsMs)}`,
+        null,
+        true,
       );
     case 'prepare':
       return view('not begun: strip or abrade', 'stripped');

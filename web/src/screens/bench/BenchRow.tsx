@@ -114,6 +114,7 @@ function PartName({ card }: { readonly card: PartCard }) {
 }
 
 function ActButton({ card, view }: { readonly card: PartCard; readonly view: ActView }) {
+  const navigate = useNavigate();
   const show = useDialogs((s) => s.show);
   return (
     <Button
@@ -123,6 +124,10 @@ function ActButton({ card, view }: { readonly card: PartCard; readonly view: Act
       aria-label={`${view.button}: ${card.name}`}
       onClick={(e) => {
         e.stopPropagation();
+        if (view.opensRoute) {
+          void navigate(`/parts/${encodeURIComponent(card.partId)}/route`);
+          return;
+        }
         show(
           view.logs === null
             ? { kind: 'why', partId: card.partId }

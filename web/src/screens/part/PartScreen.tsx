@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { hingeMomentNm } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { duration } from '../../ui/time.ts';
+import { useMoney, type Money } from '../../ui/money.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { actView } from '../../words/actText.ts';
@@ -84,7 +85,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         <StateWord headline={card.headline} isLarge /> · {view.text}
       </p>
       <div className="flex flex-wrap gap-2">
-        {view.logs === null ? null : (
+        {view.logs === null || view.opensRoute ? null : (
           <Button
             look={view.isMain ? 'main' : 'plain'}
             onClick={() => show({ kind: 'log', partId: card.partId, factKind: view.logs! })}
@@ -101,7 +102,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         </Button>
         <Button onClick={() => show({ kind: 'why', partId: card.partId })}>Why?</Button>
         <Link
-          className="figure inline-flex min-h-11 items-center rounded-sm border border-ink/60 px-4 text-[15px] hover:border-ink"
+          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opensRoute ? 'border-slate bg-slate text-slate-ink' : 'border-ink/60 hover:border-ink'}`}
           to={`/parts/${encodeURIComponent(card.partId)}/route`}
         >
           {part.survey ? 'Survey and route' : 'Survey'}
@@ -165,22 +166,36 @@ function paintMass(part: PartDetail): string {
 }
 
 /** Money of the paint on a part, and by the square metre. */
-const paintCost = (cents: number, areaM2: number | null): string =>
-  `${(cents / 100).toFixed(2)}${areaM2 === null ? '' : ` · ${(cents / 100 / areaM2).toFixed(2)} a m²`}, by its mixes`;
+const paintCost = (coins: number, areaM2: number | null, money: Money): string =>
+  `${money.price(coins)}${areaM2 === null ? '' : ` · ${money.price(coins / areaM2)} a m²`}, by its mixes`;
 
 function Figures({ part }: { readonly part: PartDetail }) {
   const units = useUnits();
   const { card, conditions, lag } = part;
-  const rows: readonly (readonly [string, string])[] = [
+  const money = useMoney();
+  const show = useDialogs((s) => s.show);
+  const rows: readonly (readonly [string, ReactNode])[] = [
     ['Metal', SUBSTRATE_WORDS[card.substrate]],
-    ['Place', conditions.placeName ?? 'not given'],
+    [
+      'Place',
+      <button
+        key="place"
+        type="button"
+        className="underline underline-offset-2 pointer-coarse:min-h-11"
+        onClick={() => show({ kind: 'log', partId: card.partId, factKind: 'moved' })}
+      >
+        {conditions.placeName ?? 'say where it stands'}
+      </button>,
+    ],
     ['Surface now', `${units.temp(conditions.surfaceC)} · ${SURFACE_BASIS_WORDS[conditions.basis]}`],
     ['Above dew point', card.marginK === null ? 'unknown' : units.kelvin(card.marginK)],
     ['Area, mass', `${units.area(card.areaM2)} · ${part.massKg === null ? '—' : `${part.massKg} kg`}`],
     ['Lag behind air', lag === null ? 'unknown: give mass and area' : duration(lag.tauS * 1000)],
     ['Colour group', part.colourGroup ?? '—'],
     ...(part.paintKg === null || part.paintKg === 0 ? [] : [['Paint weighs', paintMass(part)] as const]),
-    ...(part.paintCents === null ? [] : [['Paint on it', paintCost(part.paintCents, card.areaM2)] as const]),
+    ...(part.paintCents === null
+      ? []
+      : [['Paint on it', paintCost(part.paintCents, card.areaM2, money)] as const]),
   ];
   return (
     <dl className="grid grid-cols-[120px_1fr] border border-line bg-panel px-3 py-2">

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { PartDetail, RouteStepView } from '@calvetta/contract';
 import {
   ANSWER_WORDS,
@@ -30,6 +31,18 @@ export function RouteStrip({ part }: { readonly part: PartDetail }) {
       {common.size > 0 ? (
         <p className="mb-1 text-[13px]">
           <Cautions codes={[...common]} /> <span className="text-quiet">for the whole of it</span>
+        </p>
+      ) : null}
+      {part.route.length === 0 ? (
+        <p className="text-quiet">
+          No route yet.{' '}
+          <Link
+            className="underline underline-offset-2"
+            to={`/parts/${encodeURIComponent(part.card.partId)}/route`}
+          >
+            Survey it and choose one
+          </Link>
+          : then it is known what goes on, and when.
         </p>
       ) : null}
       <ol className="border-l-2 border-line">

@@ -75,6 +75,13 @@ export default function Trace({ part, axis }: { readonly part: PartDetail; reado
   });
   const plugins: Plugin<'line'>[] = [marksPlugin([...coats, { atMs: part.nowMs, text: 'now' }], theme)];
   const used = [...new Set(sources)];
+  if (points.length === 0)
+    return (
+      <p className="py-3 text-quiet">
+        Its temperature is not known: say where it stands, and give its mass and area. A reading of that place
+        does the rest.
+      </p>
+    );
   return (
     <>
       <div className="h-[230px]">

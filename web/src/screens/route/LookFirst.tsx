@@ -1,8 +1,10 @@
 import type { StepGate } from '@calvetta/core';
 import { ANSWER_WORDS, LOOK_WORDS, SURVEY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+import { useMoney } from '../../ui/money.ts';
 
 /** A look the route rests on: what passes, how to find out, and what it comes to otherwise. */
 export function LookFirst({ gate }: { readonly gate: StepGate }) {
+  const money = useMoney();
   const other = gate.otherwise;
   const field = SURVEY_WORDS[gate.field as keyof typeof SURVEY_WORDS];
   return (
@@ -13,7 +15,7 @@ export function LookFirst({ gate }: { readonly gate: StepGate }) {
         <span className="text-quiet">
           {' '}
           Otherwise: {other.acts.map((a) => (WHAT_WORDS[a] ?? a).split(',')[0]).join(', then ')};{' '}
-          {other.hours.toFixed(0)} h, {other.days.toFixed(0)} days, £{other.cost.toFixed(0)}.
+          {other.hours.toFixed(0)} h, {other.days.toFixed(0)} days, {money.about(other.cost)}.
         </span>
       ) : null}
     </p>

@@ -20,6 +20,7 @@ import { useWidth } from '../../ui/useWidth.ts';
 import { LookFirst } from './LookFirst.tsx';
 import { actsWords, layersWords } from './reasons.ts';
 import { RuleLine } from './RuleLine.tsx';
+import { useMoney, type Money } from '../../ui/money.ts';
 
 interface Props {
   readonly route: AdvisedRoute;
@@ -64,6 +65,7 @@ const head = (route: AdvisedRoute, rank: number): string =>
 /** One rival: how it is prepared, drawn from what is on the metal to the last coat; what it takes, is best at and gives up. */
 export function RouteCard(props: Props) {
   const { route, rank, families, saidOnce, onUse, onEdit, onTwin, isBusy } = props;
+  const money = useMoney();
   const said = (r: Reason): boolean => !saidOnce.has(r.ruleId);
   return (
     <article
@@ -82,7 +84,7 @@ export function RouteCard(props: Props) {
       <p className="text-[14px]">
         {route.choice.acts.length > 0 ? actsWords(route.choice.acts) : 'nothing is stripped'}
       </p>
-      {route.givesUp ? <p className="text-[13px] text-quiet">{givesUpWords(route.givesUp)}</p> : null}
+      {route.givesUp ? <p className="text-[13px] text-quiet">{givesUpWords(route.givesUp, money)}</p> : null}
       {route.gates.map((g) => (
         <LookFirst key={g.field} gate={g} />
       ))}
@@ -117,6 +119,7 @@ export function RouteCard(props: Props) {
 /** From what is on the metal through its preparation to the last coat, and what it takes in figures. */
 function Drawn({ route, survey, families, fullUm }: Pick<Props, 'route' | 'survey' | 'families' | 'fullUm'>) {
   const units = useUnits();
+  const money = useMoney();
   const [ref, width] = useWidth();
   const f = route.figures;
   const own = stepsOfZone(survey, route.steps, null);
@@ -152,7 +155,7 @@ function Drawn({ route, survey, families, fullUm }: Pick<Props, 'route' | 'surve
       <dl className="flex flex-wrap justify-between gap-x-3 gap-y-1">
         <Fig value={f.days.toFixed(0)} word="days" />
         <Fig value={`${f.hours.toFixed(1)} h`} word="hands" />
-        <Fig value={`£${f.cost.toFixed(0)}`} word="paint, trips" />
+        <Fig value={money.about(f.cost)} word="paint, trips" />
         {filmUm > 0 ? <Fig value={units.film(filmUm)} word="film" /> : null}
       </dl>
     </>
@@ -183,14 +186,14 @@ function Twins({ route, families, onTwin }: Pick<Props, 'route' | 'families' | '
 }
 
 /** "+9 h, −17 days, 12 % less protection", against the advised one. */
-export function givesUpWords(g: GivesUp): string {
+export function givesUpWords(g: GivesUp, money: Money): string {
   const signed = (x: number, unit: string): string[] =>
     Math.abs(Math.round(x)) < 1 ? [] : [`${x > 0 ? '+' : '−'}${Math.abs(Math.round(x))}${unit}`];
   const protection = Math.round(100 * g.protection);
   const parts = [
     ...signed(g.hours, ' h'),
     ...signed(g.days, Math.abs(Math.round(g.days)) === 1 ? ' day' : ' days'),
-    ...(Math.abs(g.cost) < 5 ? [] : [`${g.cost > 0 ? '+' : '−'}£${Math.abs(Math.round(g.cost))}`]),
+    ...(Math.abs(g.cost) < 5 ? [] : [money.about(g.cost, true)]),
     ...(Math.abs(protection) < 2
       ? []
       : [`${Math.abs(protection)} % ${protection > 0 ? 'less' : 'more'} protection`]),

@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
 import { ZonesHere } from './ZonesHere.tsx';
 import { answerWord, GROUP_TITLES, shownAnswer } from './surveyWords.ts';
+import { useUnits } from '../../ui/useUnits.ts';
 
 interface Props {
   readonly survey: Survey;
@@ -28,6 +29,7 @@ interface Props {
 
 /** The guided sheet: first what would open most, then every answer given, each one touch to change. */
 export function SurveyPanel({ survey, advice, doubts, house, onAnswer, children }: Props) {
+  const units = useUnits();
   const show = useDialogs((s) => s.show);
   const asked = advice.questions.filter((q) => isAsked(q.field, survey)).slice(0, 4);
   return (
@@ -48,8 +50,8 @@ export function SurveyPanel({ survey, advice, doubts, house, onAnswer, children 
         </div>
       ) : null}
       {Object.keys(nothingUnusual(survey)).length > 0 ? (
-        <Button className="whitespace-normal" onClick={() => onAnswer(nothingUnusual(survey))}>
-          I looked: nothing else unusual, no hotter than 60 °C
+        <Button className="whitespace-normal!" onClick={() => onAnswer(nothingUnusual(survey))}>
+          I looked: nothing else unusual, no hotter than {units.temp(60, 0)}
         </Button>
       ) : null}
       {SURVEY_GROUPS.map((g) => (

@@ -21,6 +21,7 @@ import { isAsked, nothingUnusual } from '@calvetta/core';
 import { shownAnswer } from './surveyWords.ts';
 import { AreaDialog } from '../../dialogs/AreaDialog.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
+import { drawPage } from '../../test/page.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { fromTemplate } from './Templates.tsx';
 import { ZonesHere } from './ZonesHere.tsx';
@@ -182,26 +183,25 @@ describe('rivals and what was refused', () => {
   const advice = ask(PLAIN);
   it('a card names its coats, its days, hours, cost and film, and opens to every step', () => {
     const route = advice.routes[0]!;
-    render(
-      <MemoryRouter>
-        <RouteCard
-          route={route}
-          survey={PLAIN}
-          rank={0}
-          families={FAMILIES}
-          fullUm={300}
-          saidOnce={new Set()}
-          onUse={none}
-          onEdit={none}
-          onTwin={none}
-          isBusy={false}
-        />
-      </MemoryRouter>,
+    drawPage(
+      <RouteCard
+        route={route}
+        survey={PLAIN}
+        rank={0}
+        families={FAMILIES}
+        fullUm={300}
+        saidOnce={new Set()}
+        onUse={none}
+        onEdit={none}
+        onTwin={none}
+        isBusy={false}
+      />,
     );
     const card = screen.getByRole('article');
     for (const l of route.choice.layers)
       expect(card.textContent).toContain(FAMILIES.get(l.familyId)!.sheet.name);
     expect(card.textContent).toContain(`${route.figures.hours.toFixed(1)} h`);
+    expect(card.textContent).toContain(`€${route.figures.cost.toFixed(0)}`);
     expect(within(card).getAllByRole('listitem').length).toBeGreaterThan(route.steps.length);
   });
   it('draws one band for every coat, none for cavity wax', () => {

@@ -4,11 +4,11 @@ import { CONTENT_WORDS } from '@calvetta/contract/words';
 import { useMachines, useShopping } from '../../api/queries.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { useUnits } from '../../ui/useUnits.ts';
-
-const money = (cents: number): string => (cents / 100).toFixed(2);
+import { useMoney } from '../../ui/money.ts';
 
 /** What the routes still ask for against what is there, and the cheapest packs that cover what is short. */
 export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
+  const money = useMoney();
   const machines = useMachines();
   const [scope, setScope] = useState('all');
   const list = useShopping(scope);
@@ -47,7 +47,7 @@ export function Shopping({ shelf }: { readonly shelf: ShelfResponse }) {
               <td className="py-1" colSpan={2}>
                 cheapest in the packs known, then least left over
               </td>
-              <td className="py-1 text-right text-[16px]">{money(list.data.cents)}</td>
+              <td className="py-1 text-right text-[16px]">{money.price(list.data.cents)}</td>
             </tr>
           </tfoot>
         ) : null}
@@ -67,6 +67,7 @@ interface LineProps {
 
 /** One product: what it needs, and the packs that cover it; a touch opens the sizes it is sold in. */
 function Line({ line: l, packs }: LineProps) {
+  const money = useMoney();
   const units = useUnits();
   const show = useDialogs((s) => s.show);
   const packOf = (id: string) => packs.find((p) => p.packId === id);
@@ -104,7 +105,7 @@ function Line({ line: l, packs }: LineProps) {
               ))}
         </button>
       </td>
-      <td className="figure py-1 pl-3 text-right">{l.cover === null ? '' : money(l.cover.cents)}</td>
+      <td className="figure py-1 pl-3 text-right">{l.cover === null ? '' : money.price(l.cover.cents)}</td>
     </tr>
   );
 }

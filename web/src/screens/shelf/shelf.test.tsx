@@ -296,7 +296,7 @@ describe('what to buy, and where it went', () => {
     expect(screen.getByText('1 × 4.00 L')).toBeTruthy();
     expect(screen.getAllByText(/2 parts/)[0]!.textContent).toContain('100 mL over');
     expect(screen.getByText('no pack known')).toBeTruthy();
-    expect(screen.getAllByText('152.00').length).toBe(2);
+    expect(screen.getAllByText('€152.00').length).toBe(2);
   });
   it('paint that was found is below nothing in the unexplained', () => {
     drawPage(<LedgerTable accounts={shelf().accounts} />);
