@@ -113,6 +113,8 @@ export { newestSheets, newestSheet } from './products/newest.ts';
 export { TOOLS, type Tool, METALS, PIGMENTS } from './products/traits.ts';
 export { traitsOf } from './products/traitsByBinder.ts';
 export { type Family, CATALOGUE_SHEETS, familiesOf } from './products/catalogue/index.ts';
+export { readFilm, readRatio, readTimes } from './products/tin/read.ts';
+export { sheetLike, type Inherited, type TinBack } from './products/tin/sheetLike.ts';
 
 // cure
 export { crossing, progressAt } from './cure/clock.ts';

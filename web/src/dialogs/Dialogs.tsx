@@ -14,6 +14,7 @@ import { NewPartDialog } from './NewPartDialog.tsx';
 import { PlaceDialog } from './PlaceDialog.tsx';
 import { ProbeDialog } from './ProbeDialog.tsx';
 import { LogDialog } from './LogDialog.tsx';
+import { OwnSheetDialog } from './OwnSheetDialog.tsx';
 import { PackDialog } from './PackDialog.tsx';
 import { PartsListDialog } from './PartsListDialog.tsx';
 import { ReadingDialog } from './ReadingDialog.tsx';
@@ -40,6 +41,7 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   import: ImportDialog,
   'parts-list': PartsListDialog,
   receive: ReceiveDialog,
+  'own-sheet': OwnSheetDialog,
   weigh: WeighDialog,
   label: LabelDialog,
   packs: PackDialog,

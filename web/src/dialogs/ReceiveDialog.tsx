@@ -19,6 +19,7 @@ import { useMoney } from '../ui/money.ts';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
+import { useDialogs } from '../state/dialogs.ts';
 
 /** A tin that came in: product, what it holds, size; batch, date and price where they are printed. */
 export function ReceiveDialog({ onClose }: { readonly onClose: () => void }) {
@@ -55,6 +56,7 @@ function ReceiveForm({ sheets, shop, onClose }: Props) {
   const send = useSend();
   const save = useSave();
   const writer = useWriter();
+  const show = useDialogs((s) => s.show);
   const { coins } = useMoney();
   const newest = newestSheets(sheets).sort((a, b) => (a.name < b.name ? -1 : 1));
   const [productId, setProductId] = useState(newest[0]?.productId ?? '');
@@ -96,6 +98,13 @@ function ReceiveForm({ sheets, shop, onClose }: Props) {
         options={newest.map((s) => ({ value: s.productId, text: s.name }))}
         onChange={setProductId}
       />
+      <Button
+        look="quiet"
+        className="self-start"
+        onClick={() => show({ kind: 'own-sheet', familyId: productId })}
+      >
+        Its tin says otherwise: type its sheet
+      </Button>
       <Choice<Content>
         label="It holds"
         value={content}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { M2_PER_FT2, type Dimension, type Substrate } from '@calvetta/core';
 import { maybe, quantity, words } from '../forms/read.ts';
-import { useDraft, type Draft, type Readers } from '../forms/useDraft.ts';
+import { useDraft, type Draft } from '../forms/useDraft.ts';
 import { usePrefs } from '../state/prefs.ts';
 
 /** What a part is: all that a person says of it but what happened to it. */
@@ -28,7 +28,7 @@ const readersFor = (areaUnit: 'm2' | 'ft2') => ({
   thicknessMm: size('thickness', 'length', 'mm', 1, 1000),
   colourGroup: maybe(words),
 });
-type PartReaders = ReturnType<typeof readersFor> & Readers;
+type PartReaders = ReturnType<typeof readersFor>;
 type Chosen = Pick<PartData, 'substrate' | 'assemblyId' | 'faceCount' | 'pairPartId' | 'isBrightMetal'>;
 
 export interface PartForm {

@@ -19,6 +19,7 @@ export interface DialogProps {
   readonly import: object;
   readonly 'parts-list': { readonly machineId: string; readonly machineName: string };
   readonly receive: object;
+  readonly 'own-sheet': { readonly familyId: string | null };
   readonly weigh: { readonly tinId: string };
   readonly label: { readonly tinId: string };
   readonly packs: { readonly productId: string; readonly productName: string; readonly content: Content };

@@ -17,6 +17,8 @@ import { sheetWrite } from '../../record/write.ts';
 import { useSheets } from '../../api/queries.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { ActsTable } from './ActsTable.tsx';
+import { useDialogs } from '../../state/dialogs.ts';
+import { Button } from '../../ui/Button.tsx';
 
 /** Rules, families and formulas, each with an address of its own, so that a reason can point at it. */
 export default function ReferenceScreen() {
@@ -111,13 +113,17 @@ const wants = ({ traits: t }: Family): string =>
 
 function Families() {
   const sheets = useSheets();
+  const show = useDialogs((s) => s.show);
   const units = useUnits();
   const stored = new Set((sheets.data?.sheets ?? []).map((s) => s.sheetId));
   const families = [...familiesOf(sheets.data?.sheets ?? []).values()];
   return (
     <section aria-label="Families">
       <h2 className="text-[20px]">Families</h2>
-      <SheetIn />
+      <p className="flex flex-wrap items-center gap-3">
+        <Button onClick={() => show({ kind: 'own-sheet', familyId: null })}>Type a sheet from the tin</Button>
+        <SheetIn />
+      </p>
       <div className="overflow-x-auto">
         <table className="w-full text-left text-[14px]">
           <thead className="figure text-[13px] text-quiet">
@@ -184,7 +190,7 @@ function SheetIn() {
   };
   return (
     <label className="my-2 flex flex-wrap items-center gap-2 text-[14px]">
-      A sheet of your own, as JSON
+      or take one in as JSON
       <input
         type="file"
         accept=".json,application/json"
