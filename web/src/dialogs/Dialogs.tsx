@@ -9,6 +9,7 @@ import { FindDialog } from './FindDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { LabelDialog } from './LabelDialog.tsx';
+import { ManyDialog } from './ManyDialog.tsx';
 import { MachineDialog } from './MachineDialog.tsx';
 import { NewPartDialog } from './NewPartDialog.tsx';
 import { PlaceDialog } from './PlaceDialog.tsx';
@@ -28,6 +29,7 @@ interface Closing {
 }
 const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Closing> } = {
   log: LogDialog,
+  many: ManyDialog,
   reading: ReadingDialog,
   why: WhyPanel,
   film: FilmDialog,

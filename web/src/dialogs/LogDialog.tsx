@@ -13,6 +13,7 @@ import { Waiting } from '../ui/Trouble.tsx';
 import { CoatForm } from './coat/CoatForm.tsx';
 import { BothVersions } from './BothVersions.tsx';
 import { LOG_KINDS } from './factForms.ts';
+import { firstValues } from './factValues.ts';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave, type Save } from '../forms/useSave.ts';
 import type { SubmitBody } from './submit.ts';
@@ -138,7 +139,13 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
           {whoAndWhen}
         </CoatForm>
       ) : (
-        <SimpleForm {...given} kind={kind}>
+        <SimpleForm
+          kind={kind}
+          first={firstValues(kind, part, correct)}
+          isCorrection={correct !== undefined}
+          save={save}
+          submit={submit}
+        >
           {whoAndWhen}
         </SimpleForm>
       )}

@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
-import type { Face, FactKind } from '@calvetta/core';
-import type { FactView, PartDetail } from '@calvetta/contract';
+import type { FactKind } from '@calvetta/core';
 import { usePlaces } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../forms/Field.tsx';
 import { Foot } from '../forms/Foot.tsx';
-import { FORMS, type FormField, type FormShape } from './factForms.ts';
+import { FORMS, type FormField } from './factForms.ts';
+import type { Values } from './factValues.ts';
 import { QuantityField } from '../forms/fields.tsx';
 import { maybe, number, quantity, words, type Reader } from '../forms/read.ts';
 import { useDraft, type Bound } from '../forms/useDraft.ts';
@@ -14,36 +14,13 @@ import type { Save } from '../forms/useSave.ts';
 import type { SubmitBody } from './submit.ts';
 
 interface Props {
-  readonly part: PartDetail;
   readonly kind: FactKind;
-  readonly face: Face | null;
-  readonly correct?: FactView;
+  readonly first: Values;
+  readonly isCorrection?: boolean;
   readonly save: Save;
   readonly submit: SubmitBody;
   /** Who and when: asked by every form, above its buttons. */
   readonly children: ReactNode;
-}
-
-type Values = Readonly<Record<string, string>>;
-
-/** First values: the entry being corrected, else what the part's own act asks for. */
-function firstValues(form: FormShape, part: PartDetail, correct: FactView | undefined): Values {
-  const body: Readonly<Record<string, unknown>> = correct ? { ...correct.body } : {};
-  return Object.fromEntries(
-    form.fields.map((f) => {
-      const known = body[f.name];
-      if (typeof known === 'string' || typeof known === 'number') return [f.name, String(known)];
-      if (f.type === 'choice') return [f.name, suggested(f.name, part) ?? f.options[0] ?? ''];
-      return [f.name, f.type === 'place' ? (part.card.placeId ?? '') : ''];
-    }),
-  );
-}
-
-function suggested(name: string, part: PartDetail): string | null {
-  if (name === 'test')
-    return part.card.suspect ? 'thumbnail' : part.card.cure === 'wet' ? 'tack' : 'thumb-twist';
-  if (name === 'faceUp') return part.card.face === 'A' ? 'B' : 'A';
-  return name === 'method' && part.card.bare?.prep === 'phosphated' ? 'phosphate' : null;
 }
 
 /** How a field of a form is read: in the reader's units, within what the server would take. */
@@ -78,13 +55,11 @@ const rounded =
   };
 
 /** A few choices and a button: the second touch stores it. */
-export function SimpleForm({ part, kind, correct, save, submit, children }: Props) {
+export function SimpleForm({ kind, first, isCorrection = false, save, submit, children }: Props) {
   const form = FORMS[kind];
   const bareUnit = usePrefs((s) => s.units.temperature);
   const fields = form?.fields ?? [];
-  const draft = useDraft(Object.fromEntries(fields.map((f) => [f.name, readerOf(f, bareUnit)])), () =>
-    form ? firstValues(form, part, correct) : {},
-  );
+  const draft = useDraft(Object.fromEntries(fields.map((f) => [f.name, readerOf(f, bareUnit)])), first);
   if (!form) return <p>This kind of entry is not logged by hand.</p>;
   const finish = (extra: Readonly<Record<string, unknown>>): void => {
     const v = draft.read();
@@ -117,7 +92,7 @@ export function SimpleForm({ part, kind, correct, save, submit, children }: Prop
             autoFocus={i === 0 && form.fields.length === 0}
             onClick={() => finish(f.body)}
           >
-            {correct && form.finish.length === 1 ? 'Save correction' : f.text}
+            {isCorrection && form.finish.length === 1 ? 'Save correction' : f.text}
           </Button>
         ))}
       </Foot>

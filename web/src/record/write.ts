@@ -32,6 +32,9 @@ const make = (
 
 export const factWrite = <K extends FactKind>(fact: FactInputOf<K>): Write =>
   make('POST', ['facts'], FACT_WORDS[fact.kind], { facts: [fact] }, fact.factId);
+/** The same done to many parts: one that is refused does not hold up the others. */
+export const factsWrite = (facts: readonly FactInputOf<FactKind>[], what: string): Write =>
+  make('POST', ['facts'], what, { facts, each: true });
 export const stockWrite = (fact: StockFactInput): Write =>
   make('POST', ['stock-facts'], STOCK_WORDS[fact.kind], { facts: [fact] }, fact.factId);
 export const tinWrite = (tin: NewTinInput): Write =>

@@ -5,6 +5,11 @@ import type { FactView } from '@calvetta/contract';
 /** What each dialog is asked with. A new dialog is a line here and one in `dialogs/Dialogs.tsx`. */
 export interface DialogProps {
   readonly log: { readonly partId: string; readonly factKind: FactKind; readonly correct?: FactView };
+  /** The same done to many parts. */
+  readonly many: {
+    readonly parts: readonly { readonly partId: string; readonly name: string }[];
+    readonly factKind: FactKind;
+  };
   readonly reading: { readonly placeId: string | null };
   readonly why: { readonly partId: string };
   readonly film: { readonly partId: string };

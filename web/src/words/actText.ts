@@ -11,8 +11,8 @@ export interface ActView {
   /** The dialog the button opens; null opens Why? */
   readonly logs: FactKind | null;
   readonly isMain: boolean;
-  /** The button goes to the survey and its routes. */
-  readonly opensRoute: boolean;
+  /** What the button opens in place of a dialog that logs or Why?: the survey and its routes, or what is known of the part. */
+  readonly opens: 'route' | 'edit' | null;
 }
 
 type Units = { kelvin: (k: number | null) => string; temp: (c: number | null) => string };
@@ -33,7 +33,7 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
     button: word,
     logs,
     isMain,
-    opensRoute: act.code === 'choose-route',
+    opens: act.code === 'choose-route' ? 'route' : null,
   });
   switch (act.code) {
     case 'coat':
@@ -55,6 +55,12 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
         'Why?',
       );
     case 'read-air':
+      if (card.lacks === 'place') return view('nobody said where it stands', 'moved', true, 'Say where');
+      if (card.lacks === 'size')
+        return {
+          ...view('its temperature is not known: give mass and area', null, true, 'Give its size'),
+          opens: 'edit',
+        };
       return view('no fresh reading: unknown is not a pass', null, false, 'Why?');
     case 'wait':
       return view(`${coatName(card)} from ${at(act.opensMs)}`, null, false, 'Why?');

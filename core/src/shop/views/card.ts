@@ -71,6 +71,8 @@ export interface PartCard {
   } | null;
   readonly surfaceC: number | null;
   readonly surfaceBasis: SurfaceBasis;
+  /** Why its surface is not known though the air may be: nobody said where it stands, or how heavy and large it is. */
+  readonly lacks: 'place' | 'size' | null;
   readonly marginK: number | null;
   readonly gate: { readonly status: GateStatus; readonly deciding: Gate | null } | null;
   readonly untilTouch: UntilTouch | null;
@@ -106,6 +108,12 @@ function layersOf(part: DerivedPart, face: FaceResult): Layer[] {
 
 function marginOf(state: PartState): number | null {
   return airFiguresOf(state.conditions).marginK;
+}
+
+function lacksOf(part: DerivedPart): PartCard['lacks'] {
+  if (part.state.conditions.surfaceC !== null) return null;
+  if (part.placeId === null) return 'place';
+  return part.lag === null ? 'size' : null;
 }
 
 /** A part as every list shows it. */
@@ -166,6 +174,7 @@ export function cardOf(snapshot: Snapshot, part: DerivedPart): PartCard {
           ofCoats: face.next.ofCoats,
         }
       : null,
+    lacks: lacksOf(part),
     surfaceC: state.conditions.surfaceC,
     surfaceBasis: state.conditions.basis,
     marginK: marginOf(state),

@@ -124,14 +124,16 @@ function ActButton({ card, view }: { readonly card: PartCard; readonly view: Act
       aria-label={`${view.button}: ${card.name}`}
       onClick={(e) => {
         e.stopPropagation();
-        if (view.opensRoute) {
+        if (view.opens === 'route') {
           void navigate(`/parts/${encodeURIComponent(card.partId)}/route`);
           return;
         }
         show(
-          view.logs === null
-            ? { kind: 'why', partId: card.partId }
-            : { kind: 'log', partId: card.partId, factKind: view.logs },
+          view.opens === 'edit'
+            ? { kind: 'edit', partId: card.partId }
+            : view.logs === null
+              ? { kind: 'why', partId: card.partId }
+              : { kind: 'log', partId: card.partId, factKind: view.logs },
         );
       }}
     >

@@ -6,7 +6,9 @@ import { Rename } from '../../forms/Rename.tsx';
 import { useThings } from '../../record/useThings.ts';
 import { useNowMs } from '../../state/clock.ts';
 import { useDialogs } from '../../state/dialogs.ts';
+import { useTicked } from '../../state/ticked.ts';
 import { Menu } from '../../ui/Menu.tsx';
+import { TickBox } from '../../ui/TickBox.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useRowPx } from '../../ui/useMedia.ts';
 import { useUnits } from '../../ui/useUnits.ts';
@@ -28,6 +30,7 @@ interface Props {
 export function Assembly({ assembly, order, machineId, data, filter }: Props) {
   const things = useThings();
   const show = useDialogs((s) => s.show);
+  const { parts: ticked, lastId, set: tick } = useTicked();
   const { assemblyId, name, version } = assembly;
   const inUse = assembly.parts.filter((p) => !p.isAway);
   const shown = inUse.filter((p) => passes(p, filter));
@@ -38,7 +41,12 @@ export function Assembly({ assembly, order, machineId, data, filter }: Props) {
   return (
     <div className="border-t border-line px-3 pb-1">
       <div className="flex items-center justify-between">
-        <h2 className="figure text-[14px] text-quiet">
+        <h2 className="figure flex items-center gap-2 text-[14px] text-quiet">
+          <TickBox
+            label={`All of ${name}`}
+            isOn={shown.length > 0 && shown.every((p) => ticked.has(p.partId))}
+            onChange={(isOn) => tick(shown, isOn)}
+          />
           <Rename
             name={name}
             label="Name of the assembly"
@@ -62,7 +70,14 @@ export function Assembly({ assembly, order, machineId, data, filter }: Props) {
       </div>
       <ul>
         {shown.map((p) => (
-          <PartLine key={p.partId} card={p} order={inUse.map((x) => x.partId)} data={data} />
+          <PartLine
+            key={p.partId}
+            card={p}
+            order={inUse.map((x) => x.partId)}
+            data={data}
+            isTicked={ticked.has(p.partId)}
+            onTick={(isOn, withShift) => tick(withShift ? between(shown, lastId, p.partId) : [p], isOn)}
+          />
         ))}
       </ul>
       <PutAway
@@ -78,9 +93,19 @@ interface LineProps {
   readonly card: PartCard;
   readonly order: readonly string[];
   readonly data: MachinesResponse;
+  readonly isTicked: boolean;
+  readonly onTick: (isOn: boolean, withShift: boolean) => void;
 }
 
-function PartLine({ card, order, data }: LineProps) {
+/** From the one that was ticked before to this one. */
+function between(parts: readonly PartCard[], fromId: string | null, toId: string): readonly PartCard[] {
+  const [a, b] = [fromId, toId].map((id) => parts.findIndex((p) => p.partId === id));
+  return a! < 0
+    ? parts.filter((p) => p.partId === toId)
+    : parts.slice(Math.min(a!, b!), Math.max(a!, b!) + 1);
+}
+
+function PartLine({ card, order, data, isTicked, onTick }: LineProps) {
   const nowMs = useNowMs();
   const units = useUnits();
   const rowPx = useRowPx();
@@ -88,6 +113,7 @@ function PartLine({ card, order, data }: LineProps) {
   const fullUm = 320;
   return (
     <li className="flex items-center border-t border-line/60">
+      <TickBox label={`Tick ${card.name}`} isOn={isTicked} onChange={onTick} />
       <Link
         to={`/parts/${encodeURIComponent(card.partId)}`}
         data-part={card.partId}

@@ -9,6 +9,7 @@ import { Empty } from '../../ui/Empty.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { PutAway } from '../settings/PutAway.tsx';
 import { Machine } from './Machine.tsx';
+import { TickedBar } from './TickedBar.tsx';
 import { machineListed } from './listed.ts';
 import { isOff, passes, type Filter } from './filter.ts';
 
@@ -79,6 +80,7 @@ export default function MachinesScreen() {
         </p>
       ) : null}
       <PutAway things={all.filter((m) => m.isAway).map(machineListed)} />
+      <TickedBar />
     </div>
   );
 }

@@ -85,10 +85,16 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         <StateWord headline={card.headline} isLarge /> · {view.text}
       </p>
       <div className="flex flex-wrap gap-2">
-        {view.logs === null || view.opensRoute ? null : (
+        {view.logs === null && view.opens !== 'edit' ? null : (
           <Button
             look={view.isMain ? 'main' : 'plain'}
-            onClick={() => show({ kind: 'log', partId: card.partId, factKind: view.logs! })}
+            onClick={() =>
+              show(
+                view.logs === null
+                  ? { kind: 'edit', partId: card.partId }
+                  : { kind: 'log', partId: card.partId, factKind: view.logs },
+              )
+            }
           >
             {view.button}
           </Button>
@@ -102,7 +108,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         </Button>
         <Button onClick={() => show({ kind: 'why', partId: card.partId })}>Why?</Button>
         <Link
-          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opensRoute ? 'border-slate bg-slate text-slate-ink' : 'border-ink/60 hover:border-ink'}`}
+          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opens === 'route' ? 'border-slate bg-slate text-slate-ink' : 'border-ink/60 hover:border-ink'}`}
           to={`/parts/${encodeURIComponent(card.partId)}/route`}
         >
           {part.survey ? 'Survey and route' : 'Survey'}

@@ -1,0 +1,25 @@
+import type { FactKind } from '@calvetta/core';
+import type { FactView, PartDetail } from '@calvetta/contract';
+import { FORMS } from './factForms.ts';
+
+export type Values = Readonly<Record<string, string>>;
+
+/** First values: the entry being corrected, else what the part's own act asks for. */
+export function firstValues(kind: FactKind, part: PartDetail | null, correct?: FactView): Values {
+  const body: Readonly<Record<string, unknown>> = correct ? { ...correct.body } : {};
+  return Object.fromEntries(
+    (FORMS[kind]?.fields ?? []).map((f) => {
+      const known = body[f.name];
+      if (typeof known === 'string' || typeof known === 'number') return [f.name, String(known)];
+      if (f.type === 'choice') return [f.name, (part && suggested(f.name, part)) ?? f.options[0] ?? ''];
+      return [f.name, f.type === 'place' ? (part?.card.placeId ?? '') : ''];
+    }),
+  );
+}
+
+function suggested(name: string, part: PartDetail): string | null {
+  if (name === 'test')
+    return part.card.suspect ? 'thumbnail' : part.card.cure === 'wet' ? 'tack' : 'thumb-twist';
+  if (name === 'faceUp') return part.card.face === 'A' ? 'B' : 'A';
+  return name === 'method' && part.card.bare?.prep === 'phosphated' ? 'phosphate' : null;
+}
