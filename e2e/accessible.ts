@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { open, type Stage } from './browser.ts';
 
 /** WCAG 2.1 A and AA by axe-core (general-purpose open-source checker): each violation with where it is. */
-async function violations(page: Page, rules?: readonly string[]): Promise<string[]> {
+export async function violations(page: Page, rules?: readonly string[]): Promise<string[]> {
   const axe = new AxeBuilder({ page });
   const builder = rules
     ? axe.withRules([...rules])

@@ -142,7 +142,7 @@ export const QUALITY_WORDS: Readonly<Record<Quality, string>> = {
   finish: 'finish',
   forgiveness: 'forgives',
   reversibility: 'comes off again',
-  practice: 'as this house does it',
+  practice: 'as this house does it, with what it has',
 };
 
 export const ORIGIN_WORDS = {

@@ -288,6 +288,23 @@ describe('laws of advice', () => {
     expect(unshown.length).toBeGreaterThan(0);
     for (const u of unshown) expect(QUALITIES).toContain(u.lostBy);
   });
+  it('a product that the shop has comes first among equals, and lifts no refusal', () => {
+    const given = (families: ReturnType<typeof familiesOf>) =>
+      advise({ survey: PLAIN, means: FULL_SHOP, families });
+    const plain = given(FAMILIES);
+    const first = (a: typeof plain): string => a.routes[0]!.choice.layers[0]!.familyId;
+    const refused = (a: typeof plain) => a.refused.map((r) => [r.id, r.reasons.map((x) => x.ruleId)]);
+    // As good as the advised one: the same preparation under other layers.
+    const equals = new Set(plain.routes[0]!.twins.map((t) => t[0]!.familyId));
+    equals.delete(first(plain));
+    expect(equals.size).toBeGreaterThan(0);
+    for (const productId of equals) {
+      const sheet = CATALOGUE_SHEETS.find((s) => s.productId === productId)!;
+      const own = given(familiesOf([{ ...sheet, sheetId: `${productId}.2`, revision: 2 }]));
+      expect(first(own)).toBe(productId);
+      expect(refused(own)).toEqual(refused(plain));
+    }
+  });
   it('a shop’s own sheet decides: an etch revision that lists no follower any more closes every etch system', () => {
     const etches = CATALOGUE_SHEETS.filter((s) => s.role === 'etch');
     const own = etches.map((s) => ({ ...s, sheetId: `${s.productId}.2`, revision: 2, followers: [] }));

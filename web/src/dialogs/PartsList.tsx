@@ -114,12 +114,14 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
       <FormTrouble words={save.trouble} />
       <div className="flex flex-wrap items-center gap-3">
         <Button look="main" disabled={save.isBusy || fresh.parts.length === 0} onClick={store}>
-          {fresh.parts.length === 0 ? 'Make the parts' : `Make ${fresh.parts.length} parts`}
+          {fresh.parts.length === 0
+            ? 'Make the parts'
+            : `Make ${fresh.parts.length} ${fresh.parts.length === 1 ? 'part' : 'parts'}`}
         </Button>
         <span className="text-[13px] text-quiet" role="status">
           {[
             ...(fresh.known > 0 ? [`${fresh.known} are there already`] : []),
-            ...(bad > 0 ? [`${bad} rows stay here until they are mended`] : []),
+            ...(bad > 0 ? [`${bad} ${bad === 1 ? 'row stays' : 'rows stay'} here until mended`] : []),
           ].join(' · ')}
         </span>
       </div>

@@ -44,6 +44,7 @@ describe('a pasted parts list', () => {
     const { list, rows } = parse('Bracket\nLever\n');
     expect(list.columns[0]).toBe('name');
     expect(rows[0]).toMatchObject({ ok: false, column: 'metal' });
+    expect(readList('Frame, mild steel, 24 kg, 2 m2, 8 mm').hasHeading).toBe(false);
     const typed = partsIn(
       'Bracket, mild steel, 2 kg\nGear case, 9 kg, ally casting\nTie bar, 3 off, steel, 8 mm\n',
     );

@@ -86,7 +86,11 @@ function byContents(cell: string): ListColumn {
 function guess(headings: readonly string[]): ListColumn[] {
   const taken = new Set<ListColumn>();
   return headings.map((h) => {
-    const found = GUESSES.find(([pattern, c]) => pattern.test(h) && !taken.has(c))?.[1] ?? 'ignore';
+    // “24 kg” is no heading, though it says kg.
+    const isFigure = /^[\d.,]/.test(h.trim());
+    const found =
+      (isFigure ? undefined : GUESSES.find(([pattern, c]) => pattern.test(h) && !taken.has(c))?.[1]) ??
+      'ignore';
     if (found !== 'ignore') taken.add(found);
     return found;
   });

@@ -30,6 +30,7 @@ export function Rename({ name, label, onRename }: Props) {
     <input
       aria-label={label}
       autoFocus
+      onFocus={(e) => e.target.select()}
       value={text}
       maxLength={120}
       onChange={(e) => setText(e.target.value)}

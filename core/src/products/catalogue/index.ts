@@ -10,11 +10,15 @@ export interface Family {
   readonly familyId: string;
   readonly sheet: ProductSheet;
   readonly traits: SheetTraits;
+  /** The shop has typed or taken in a sheet of its own for it: it has this. */
+  readonly isOwn: boolean;
 }
 
 const deep = [...DEEP_SHEETS, ...MORE_DEEP_SHEETS];
 /** Every generic family with its invented sheet. */
 export const CATALOGUE_SHEETS: readonly ProductSheet[] = [...deep, ...inheritedSheets(deep)];
+
+const SHIPPED = new Set(CATALOGUE_SHEETS.map((s) => s.sheetId));
 
 /** Families by id. A shop's own sheet of the same product takes the place of the family's; its newest revision counts. */
 export function familiesOf(own: readonly ProductSheet[]): ReadonlyMap<string, Family> {
@@ -28,6 +32,9 @@ export function familiesOf(own: readonly ProductSheet[]): ReadonlyMap<string, Fa
       });
   }
   return new Map(
-    [...newest].map(([familyId, sheet]) => [familyId, { familyId, sheet, traits: traitsOf(sheet) }]),
+    [...newest].map(([familyId, sheet]) => [
+      familyId,
+      { familyId, sheet, traits: traitsOf(sheet), isOwn: !SHIPPED.has(sheet.sheetId) },
+    ]),
   );
 }

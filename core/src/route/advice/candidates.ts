@@ -115,12 +115,16 @@ function laidSystems(z: ZoneInput, tally: Tally): Laid[] {
       binders: bindersOf(v.paint),
       takes: takesOf(survey, steps, families),
       about,
-      preferences: judge(v, rules.coatsPrefer).preferences.length,
+      preferences: judge(v, rules.coatsPrefer).preferences.length + ownIn(v.paint) * OWN_IS_WORTH,
       merits: meritsOf(survey, v.paint),
     });
   }
   return out;
 }
+
+/** A product that the shop has counts like so many points of house practice: first among equals, and never above what is right. */
+const OWN_IS_WORTH = 1.5;
+const ownIn = (paint: readonly CoatView[]): number => paint.filter((c) => c.family.isOwn).length;
 
 const footOf = (paint: readonly CoatView[]): Foot => ({
   first: paint[0]!.family,

@@ -129,9 +129,9 @@ function whyNoJson(text: string): string | null {
     JSON.parse(text);
     return null;
   } catch (error) {
-    const at = /position (\d+)/.exec(String(error))?.[1];
-    const line = at === undefined ? null : text.slice(0, Number(at)).split('\n').length;
-    return `This is no shop file: ${line === null ? 'it' : `line ${line}`} cannot be read as JSON. Choose the file that “Whole shop as JSON” wrote.`;
+    const at = Number(/position (\d+)/.exec(String(error))?.[1] ?? text.length);
+    const line = text.slice(0, at).split('\n').length;
+    return `This is no shop file: line ${line} cannot be read as JSON. Choose the file that “Whole shop as JSON” wrote.`;
   }
 }
 
