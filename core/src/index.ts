@@ -268,6 +268,7 @@ export {
 export type { Attendance } from './shop/calendar.ts';
 export { KEEP_DAYS, PAST_BIN_MS, type PlaceReadings, type AirData } from './shop/air.ts';
 export type { DerivedPart } from './shop/part.ts';
+export type { StepRecord } from './shop/stepRecords.ts';
 export {
   type SnapshotSource,
   type Snapshot,

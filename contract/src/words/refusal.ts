@@ -5,6 +5,8 @@ const ALL_THE_SAME = 'say why and it is recorded so.';
 
 /** What each state means for the coat that was wanted, so that nobody needs to know our words for it. */
 const STATE_GLOSS: Readonly<Partial<Record<CoatRefusal['why'], string>>> = {
+  unprepared:
+    'nothing is recorded that prepares this surface: it was neither stripped nor abraded. Log what was done first',
   suspect: 'the film below cannot be trusted until it is tested',
   out: 'the bare metal has stood too long',
   refused: 'this product may not follow the one below',

@@ -66,6 +66,8 @@ export interface FaceState {
   readonly rule: WindowRule | null;
   readonly intervals: readonly LaidInterval[];
   readonly bare: BareState | null;
+  /** Something is recorded that makes it fit for a coat: metal laid bare, a coat on it, or an old one keyed. */
+  readonly isPrepared: boolean;
   readonly suspect: Suspicion | null;
   readonly key: Key | null;
   readonly next: PlannedCoat | null;
@@ -129,7 +131,9 @@ export function deriveFace(input: FaceInput): Core {
   const next = input.planned[coats.length] ?? null;
   const bare = bareOf(input, facts, coats);
   const top = coats[coats.length - 1];
-  return top ? coatedFace(input, facts, film, coats, top, next, bare) : uncoatedFace(input, next, bare);
+  return top
+    ? coatedFace(input, facts, film, coats, top, next, bare)
+    : uncoatedFace(input, facts, next, bare);
 }
 
 function bareOf(input: FaceInput, facts: readonly Fact[], coats: readonly CoatState[]): BareState | null {
@@ -160,7 +164,12 @@ function hasPassed(edge: Edge, input: FaceInput): boolean {
   return source === 'surface' || source === 'lag';
 }
 
-function uncoatedFace(input: FaceInput, next: PlannedCoat | null, bare: BareState | null): Core {
+function uncoatedFace(
+  input: FaceInput,
+  facts: readonly Fact[],
+  next: PlannedCoat | null,
+  bare: BareState | null,
+): Core {
   const spans = bare ? bareSpans(bare, input.horizonMs) : [];
   return {
     face: input.face,
@@ -170,6 +179,7 @@ function uncoatedFace(input: FaceInput, next: PlannedCoat | null, bare: BareStat
     rule: null,
     intervals: [],
     bare,
+    isPrepared: bare !== null || facts.some((f) => f.kind === 'abraded'),
     suspect: null,
     key: null,
     next,
@@ -207,7 +217,7 @@ function coatedFace(
   const { nowMs } = input;
   const suspect = suspicionOf(top, film);
   const cure = cureAt(serviceOf(coats), nowMs);
-  const base = { face: input.face, coats, cure, bare, suspect, next };
+  const base = { face: input.face, coats, cure, bare, isPrepared: true, suspect, next };
   if (!next && !input.isHeldOpen)
     return {
       ...base,

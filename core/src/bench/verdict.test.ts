@@ -14,6 +14,7 @@ const face = (headline: Headline, over: Partial<CoatedFace> = {}): CoatedFace =>
   headline,
   act: COAT,
   top: epoxy,
+  isPrepared: true,
   ...over,
 });
 const edge = (nominalMs: number | null, worstMs: number | null, isUnknown = false): Edge => ({
@@ -28,6 +29,12 @@ describe('may this coat go on', () => {
     const may = HEADLINES.filter((h) => coatVerdict(face(h), gloss, null, 0) === null);
     // Written out from the decisions, not from the code: these and only these take a coat without a reason.
     expect(may).toEqual(['closing', 'keyed', 'open', 'bare', 'curing', 'waiting', 'cured']);
+  });
+  it('a surface of which nothing is recorded takes no coat without a reason', () => {
+    expect(coatVerdict(face('waiting', { top: null, isPrepared: false }), epoxy, null, 0)?.why).toBe(
+      'unprepared',
+    );
+    expect(coatVerdict(face('waiting', { top: null }), epoxy, null, 0)).toBeNull();
   });
   it('unknown is never a pass', () => {
     expect(coatVerdict(face('unknown'), gloss, null, 0)?.why).toBe('unknown');

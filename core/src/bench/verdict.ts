@@ -7,6 +7,8 @@ import type { Headline } from './headline.ts';
 
 /** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass (docs/decisions 4). */
 const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early', 'held'] as const;
+/** A face of which nothing is recorded that prepares it. */
+const UNPREPARED = 'unprepared';
 
 export const MIX_TROUBLES = ['mix-gone', 'mix-unknown'] as const;
 export type MixTrouble = (typeof MIX_TROUBLES)[number];
@@ -15,7 +17,12 @@ export type MixTrouble = (typeof MIX_TROUBLES)[number];
 export type CoatRefusal =
   | { readonly why: MixTrouble; readonly goneMs: number | null }
   | {
-      readonly why: (typeof REFUSING)[number] | 'marginal' | 'sheet-forbids' | 'not-a-listed-follower';
+      readonly why:
+        | (typeof REFUSING)[number]
+        | typeof UNPREPARED
+        | 'marginal'
+        | 'sheet-forbids'
+        | 'not-a-listed-follower';
       readonly face: Face;
       readonly headline: Headline;
       readonly act: NextAct;
@@ -28,6 +35,8 @@ export interface CoatedFace {
   readonly act: NextAct;
   /** The sheet of the coat on top; null: bare, or not begun. */
   readonly top: ProductSheet | null;
+  /** Something is recorded that makes it fit for a coat: stripped, pretreated, abraded. */
+  readonly isPrepared: boolean;
 }
 
 /**
@@ -59,6 +68,7 @@ export function coatVerdict(
   // Another coat of the product still wet below is a stack: allowed, slowed, and shown.
   if (headline === 'early' && face.top?.productId === sheet.productId) return null;
   if (act.code === 'coat-if-accepted') return { why: 'marginal', ...of };
+  if (headline === 'waiting' && !face.isPrepared) return { why: UNPREPARED, ...of };
   const why = REFUSING.find((h) => h === headline);
   return why ? { why, ...of } : null;
 }
@@ -69,9 +79,11 @@ export const coatedFace = (f: {
   readonly headline: Headline;
   readonly act: NextAct;
   readonly coats: readonly { readonly sheet: ProductSheet }[];
+  readonly isPrepared: boolean;
 }): CoatedFace => ({
   face: f.face,
   headline: f.headline,
   act: f.act,
   top: f.coats[f.coats.length - 1]?.sheet ?? null,
+  isPrepared: f.isPrepared,
 });

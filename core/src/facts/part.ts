@@ -114,6 +114,19 @@ export const PART_FACTS = {
       { reason },
     ),
   ),
+  /** A step of the route that is no coat and leaves no other entry: masked, test-fitted, a trial with its result. */
+  'step-done': kind(
+    'Step done',
+    object(
+      { stepId: text(64) },
+      {
+        found: text(300),
+        passed: yesNo(),
+        /** It was done, and nobody remembers when: the entry's time is when it was written. */
+        isTimeUnknown: yesNo(),
+      },
+    ),
+  ),
   noted: kind('Noted', object({ text: text(2000) })),
   voided: kind('Voided', object({}, { reason }), { isVoiding: true }),
 } as const;

@@ -6,6 +6,9 @@ import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { write } from '../write.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
+import type { Db } from '../db/db.ts';
+import { checkPoints } from '../things/things.sql.ts';
+import { THINGS } from '../things/things.ts';
 import { insertParts } from './parts.sql.ts';
 
 export function partsRoutes(deps: Deps): Router {
@@ -26,10 +29,14 @@ export function partsRoutes(deps: Deps): Router {
     const { machineId } = req.params;
     if (!shop.machines.some((m) => m.machineId === machineId))
       throw new AppError('not-found', { what: 'machine', id: machineId });
-    const made = await write(deps, (tx) => insertParts(tx, shop.workshop.workshopId, machineId, parts), {
-      topic: 'parts',
-      partIds: parts.map((p) => p.partId),
-    });
+    const store = async (tx: Db): Promise<number> => {
+      const n = await insertParts(tx, shop.workshop.workshopId, machineId, parts);
+      // A hand may come in the same list as its other.
+      for (const { pairPartId = null } of parts)
+        await checkPoints(tx, THINGS.part, shop.workshop.workshopId, { pairPartId });
+      return n;
+    };
+    const made = await write(deps, store, { topic: 'parts', partIds: parts.map((p) => p.partId) });
     res.status(made > 0 ? 201 : 200).json({ made, known: parts.length - made });
   });
   return router;

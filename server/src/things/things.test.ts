@@ -164,6 +164,10 @@ describe('a probe of one’s own', () => {
 
 describe('order and where things belong', () => {
   it('a part is put before another, and into another assembly, without a word about its faces', async () => {
+    const alone = { ...PLATE, partId: 'own.x', pairPartId: 'nowhere' };
+    expect((await app.post('/api/machines/own/parts', { parts: [alone] })).body.details.fields).toEqual([
+      'pairPartId',
+    ]);
     const more = ['b', 'c', 'd'].map((x) => ({ ...PLATE, partId: `own.${x}`, name: `Part ${x}` }));
     await app.post('/api/machines/own/parts', { parts: more });
     const names = async () =>

@@ -20,6 +20,7 @@ import { PackDialog } from './PackDialog.tsx';
 import { PartsListDialog } from './PartsListDialog.tsx';
 import { ReadingDialog } from './ReadingDialog.tsx';
 import { ReceiveDialog } from './ReceiveDialog.tsx';
+import { StepDialog } from './StepDialog.tsx';
 import { WeighDialog } from './WeighDialog.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
 
@@ -30,6 +31,7 @@ interface Closing {
 const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Closing> } = {
   log: LogDialog,
   many: ManyDialog,
+  step: StepDialog,
   reading: ReadingDialog,
   why: WhyPanel,
   film: FilmDialog,

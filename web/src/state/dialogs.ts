@@ -5,6 +5,8 @@ import type { FactView } from '@calvetta/contract';
 /** What each dialog is asked with. A new dialog is a line here and one in `dialogs/Dialogs.tsx`. */
 export interface DialogProps {
   readonly log: { readonly partId: string; readonly factKind: FactKind; readonly correct?: FactView };
+  /** A step of a part's route that leaves no other entry. */
+  readonly step: { readonly partId: string; readonly stepId: string };
   /** The same done to many parts. */
   readonly many: {
     readonly parts: readonly { readonly partId: string; readonly name: string }[];

@@ -10,6 +10,7 @@ import { STAGES } from '../../products/sheet.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
 import { routeSetOf } from '../route.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
+import { stepRecords } from '../stepRecords.ts';
 import { mixCentsPerMl, stockNow, thinPctOf } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
 import { cardOf } from './card.ts';
@@ -78,6 +79,7 @@ function faceView(snapshot: Snapshot, face: FaceResult): FaceView {
     act,
     intervals,
     bare,
+    isPrepared: face.isPrepared,
     spans: spans.filter((s) => s.fromMs < snapshot.nowMs + 30 * 86_400_000),
     gates: face.gate?.gates ?? [],
     gateStatus: face.gate?.status ?? null,
@@ -92,7 +94,7 @@ function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
   // Coats on are counted face by face: a zone with paint of its own is on the second.
   const left = new Map(part.state.faces.map((f) => [f.face, Math.max(0, f.coats.length - before)] as const));
   const isZoned = part.planned.some((c) => c.face !== undefined);
-  return part.steps.map((s) => {
+  const views = part.steps.map((s) => {
     const face = isZoned ? (s.zoneId === undefined ? 'A' : 'B') : part.state.lead.face;
     const coatsDone = s.sheetId === null ? 0 : Math.min(left.get(face) ?? 0, s.coats);
     left.set(face, (left.get(face) ?? 0) - coatsDone);
@@ -112,6 +114,9 @@ function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
       productName: s.sheetId === null ? null : (snapshot.shop.sheets.get(s.sheetId)?.name ?? null),
     };
   });
+  const coatsDone = new Map(views.map((v) => [v.stepId, v.coatsDone]));
+  const records = stepRecords(part.steps, standingFacts(part.facts), (id) => coatsDone.get(id) ?? 0);
+  return views.map((v) => ({ ...v, record: records.get(v.stepId) ?? null }));
 }
 
 function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {

@@ -12,6 +12,7 @@ import type { SurfaceSource } from '../../part/thermal/track.ts';
 import type { StageTimes } from '../../products/curve.ts';
 import type { StepGate } from '../../route/route.ts';
 import type { Seen } from '../../route/surface/seen.ts';
+import type { StepRecord } from '../stepRecords.ts';
 import type { PartCard } from './card.ts';
 import type { Moment } from './moment.ts';
 
@@ -32,7 +33,7 @@ export interface StageWorking {
 /** One face with the working that "Why?" opens. */
 export interface FaceView extends Pick<
   FaceState,
-  'face' | 'cure' | 'overcoat' | 'rule' | 'spans' | 'suspect' | 'key' | 'untilTouch'
+  'face' | 'cure' | 'overcoat' | 'rule' | 'spans' | 'suspect' | 'key' | 'untilTouch' | 'isPrepared'
 > {
   /** The coat on top; null: none. */
   readonly topSheetId: string | null;
@@ -63,6 +64,8 @@ export interface RouteStepView {
   readonly gate: StepGate | null;
   readonly hours: number | null;
   readonly cautions: readonly string[];
+  /** What is recorded of a step that is no coat; null: it is one. */
+  readonly record: StepRecord | null;
 }
 
 /** A fact with what became of it: history keeps corrected and voided ones. */

@@ -1,4 +1,5 @@
-import type { FactView, PartDetail } from '@calvetta/contract';
+import type { FactBodies, FactKind } from '@calvetta/core';
+import type { FactView, PartDetail, RouteStepView } from '@calvetta/contract';
 import { FACT_WORDS, TEST_WORDS, ORIGIN_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../../api/queries.ts';
 import { useDialogs } from '../../state/dialogs.ts';
@@ -8,6 +9,7 @@ import { LOG_KINDS } from '../../dialogs/factForms.ts';
 import { refusedWords } from '../../record/refusal.ts';
 import { useRecord } from '../../record/useRecord.ts';
 import { useNotices } from '../../state/notices.ts';
+import { stepName } from '../../words/stepWords.ts';
 
 /** Everything that happened to the part, newest first. Corrected and voided entries stay, struck through. */
 export function History({ part }: { readonly part: PartDetail }) {
@@ -48,7 +50,8 @@ export function History({ part }: { readonly part: PartDetail }) {
                 {dayAndTime(f.endedAtMs ?? f.happenedAtMs, part.zone)}
               </span>
               <span className="min-w-0">
-                <FactWords fact={f} /> <span className="text-[13px] text-quiet">· {who(f.personId)}</span>
+                <FactWords fact={f} steps={part.route} />{' '}
+                <span className="text-[13px] text-quiet">· {who(f.personId)}</span>
               </span>
               {f.isStanding && LOG_KINDS.includes(f.kind) ? (
                 <button
@@ -58,7 +61,7 @@ export function History({ part }: { readonly part: PartDetail }) {
                 >
                   Correct
                 </button>
-              ) : f.isStanding && f.kind === 'film-read' ? (
+              ) : f.isStanding && VOIDED_HERE.includes(f.kind) ? (
                 <button
                   type="button"
                   className="figure min-h-8 px-2 text-[13px] underline underline-offset-2 pointer-coarse:min-h-11"
@@ -74,13 +77,28 @@ export function History({ part }: { readonly part: PartDetail }) {
   );
 }
 
+/** Entries without a form to correct them in: they are voided and made again. */
+const VOIDED_HERE: readonly FactKind[] = ['film-read', 'step-done'];
+
 /** What a coat has from its mix: how old it was, and its hardener's batch. */
 const mixText = (mix: FactView['mix']): string =>
   mix === null
     ? ''
     : `, mix ${Math.round(mix.ageMinutes)} min old${mix.hardenerBatch === null ? '' : `, hardener ${mix.hardenerBatch}`}`;
 
-function FactWords({ fact }: { readonly fact: FactView }) {
+/** Which step it was, how it came out, what was found. */
+function stepText(body: FactBodies['step-done'], steps: readonly RouteStepView[]): string {
+  const step = steps.find((s) => s.stepId === body.stepId);
+  const words = [
+    step ? stepName(step) : body.stepId,
+    ...(body.passed === undefined ? [] : [body.passed ? 'passed' : 'failed']),
+    ...(body.isTimeUnknown === true ? ['time not known'] : []),
+    ...(body.found === undefined ? [] : [body.found]),
+  ];
+  return words.join(' · ');
+}
+
+function FactWords({ fact, steps }: { readonly fact: FactView; readonly steps: readonly RouteStepView[] }) {
   const units = useUnits();
   const face = fact.face === null ? '' : `, face ${fact.face}`;
   const detail = ((): string => {
@@ -111,6 +129,8 @@ function FactWords({ fact }: { readonly fact: FactView }) {
         return `${fact.body.survey.finish} finish, ${fact.body.survey.category}`;
       case 'route-set':
         return `${ORIGIN_WORDS[fact.body.origin]}, ${fact.body.steps.length} steps${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+      case 'step-done':
+        return stepText(fact.body, steps);
       case 'noted':
         return fact.body.text;
       default:

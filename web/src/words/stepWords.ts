@@ -1,0 +1,17 @@
+import type { RouteStepView } from '@calvetta/contract';
+import type { FactKind } from '@calvetta/core';
+import { STEP_WORDS } from '@calvetta/contract/words';
+
+export const stepName = (s: Pick<RouteStepView, 'kind' | 'productName'>): string =>
+  s.productName ?? STEP_WORDS[s.kind] ?? s.kind;
+
+/** Steps that an entry of their own says, with its own form. */
+export const LOGS_AS: Readonly<Partial<Record<string, FactKind>>> = {
+  degrease: 'degreased',
+  strip: 'stripped',
+  abrade: 'abraded',
+  pretreat: 'pretreated',
+  bake: 'baked',
+};
+/** Steps that come out one way or the other. */
+export const HAS_RESULT: readonly string[] = ['gate', 'test', 'test-fit', 'wash', 'refer'];
