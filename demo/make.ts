@@ -1,7 +1,7 @@
 /** Writes the demo's scenario file in the public format: `npm run demo:make`. Invented machines of an invented works. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Face, FactBodies, FactKind, Substrate } from '@calvetta/core';
+import type { Face, FactBodies, FactKind, RouteStep, Substrate } from '@calvetta/core';
 import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contract';
 import { MACHINES, type PartLine } from './machines.ts';
 import { routeFor, type DemoRoute } from './surveys.ts';
@@ -19,6 +19,7 @@ function nextId(): string {
 }
 
 const facts: ShopFact[] = [];
+const toLog: (() => void)[] = [];
 function add<K extends FactKind>(
   partId: string,
   kind: K,
@@ -220,6 +221,7 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
   const recipe = RECIPES[p.state];
   if (!recipe) throw new Error(`no recipe for ${p.state}`);
   recipe(p, partId);
+  toLog.push(() => logSteps(partId, route.steps, ['cured', 'baked'].includes(p.state)));
   return {
     partId,
     name: p.name,
@@ -233,6 +235,52 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
     pairPartId: pairOf.get(partId) ?? null,
     route: [],
   };
+}
+
+/** What a step is judged by, in the words that were written down. */
+const FOUND: Readonly<Partial<Record<string, string>>> = {
+  record: 'photographed all round, numbers noted',
+  inspect: 'sound, no crack found',
+  'test-fit': 'fits, bolts run by hand',
+};
+const HAS_RESULT = ['gate', 'test', 'test-fit', 'wash'];
+const ago = (f: ShopFact): number => (AS_OF - Date.parse(f.endedAt ?? f.happenedAt)) / 3_600_000;
+
+/**
+ * Logs the steps of a part's route that leave no other entry, as far as the part has come: those before its metal was laid bare or
+ * keyed, those from then to its first coat, and on a finished part those after its last. Somebody forgot some, as somebody does.
+ */
+function logSteps(partId: string, steps: readonly RouteStep[], isFinished: boolean): void {
+  const own = facts.filter((f) => f.partId === partId);
+  const began = own
+    .filter((f) => f.kind === 'stripped' || f.kind === 'abraded' || f.kind === 'coated')
+    .map(ago);
+  if (began.length === 0) return;
+  const coats = own.filter((f) => f.kind === 'coated').map(ago);
+  const [beganH, firstH, lastH] = [Math.max(...began), Math.max(...coats, 0) + 0.5, Math.min(...coats)];
+  const isCoat = (st: RouteStep): boolean => st.familyId !== undefined && st.coats > 0;
+  const firstCoat = steps.findIndex(isCoat);
+  const lastCoat = steps.findLastIndex(isCoat);
+  const stripAt = steps.findIndex((st) => st.kind === 'strip' || st.kind === 'abrade');
+  const isForgetful = partId.length % 5 === 0;
+  const before = steps.slice(0, Math.max(0, stripAt));
+  const between = steps.slice(stripAt + 1, firstCoat < 0 ? undefined : firstCoat);
+  const after = isFinished ? steps.slice(lastCoat + 1).filter((st) => st.kind !== 'care' && !isCoat(st)) : [];
+  const log = (st: RouteStep, atH: number): void => {
+    if (isForgetful && ['degrease', 'mask', 'record'].includes(st.kind)) return;
+    const found = FOUND[st.kind];
+    const body = {
+      stepId: st.stepId,
+      ...(found === undefined ? {} : { found }),
+      ...(HAS_RESULT.includes(st.kind) ? { passed: true } : {}),
+    };
+    add(partId, 'step-done', Number(Math.max(0.02, atH).toFixed(2)), body);
+  };
+  before.forEach((st, k) => log(st, beganH + 0.7 + 0.2 * (before.length - k)));
+  between.forEach((st, k) =>
+    log(st, firstH + ((beganH - firstH) * (between.length - k)) / (between.length + 1)),
+  );
+  after.forEach((st, k) => log(st, lastH * (0.5 - (0.4 * k) / (after.length + 1))));
 }
 
 /** "…, left" and "…, right" (or port and starboard) are a pair. */
@@ -303,6 +351,7 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
 export function makeScenario(): ShopFile {
   serial = 0;
   facts.length = 0;
+  toLog.length = 0;
   const machines = MACHINES.map((m): ShopMachine => ({
     machineId: m.machineId,
     name: m.name,
@@ -313,6 +362,8 @@ export function makeScenario(): ShopFile {
       parts: a.parts.map((p) => partOf(m.machineId, p, pairsIn(m.machineId, a.parts))),
     })),
   }));
+  // After everything else, so that what was there before keeps its ids.
+  for (const log of toLog) log();
   const sorted = [...facts].sort(
     (a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt),
   );

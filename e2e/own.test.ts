@@ -139,6 +139,28 @@ describe('an empty Calvetta at a desk', () => {
     expect((await stage.app.call('GET', `/api/parts/${left.partId}`)).body.pairPartId).not.toBeNull();
   });
 
+  it('a step is recorded by who did it and how it came out; what nobody wrote down says so and can be put in', async () => {
+    const page = await stage.desk();
+    await page.goto(`${stage.app.base}/machines`);
+    await page.getByRole('link', { name: /Frame left/ }).click();
+    const route = page.getByRole('region', { name: 'Route' });
+    const step = (name: string) => route.getByRole('listitem').filter({ hasText: name }).first();
+    // Stripped, and nothing before it was logged: that is not recorded, and is not taken for done.
+    await step('Degrease').getByText('not recorded').waitFor();
+    await step('Strip to sound metal').getByText('Rui').waitFor();
+    await step('Degrease').getByRole('button', { name: 'Log: Degrease' }).click();
+    await page.getByRole('button', { name: 'Log degreasing' }).click();
+    await page.getByRole('dialog', { name: 'Who are you?' }).getByRole('button', { name: 'Rui' }).click();
+    await step('Degrease').getByText('Rui').waitFor();
+    const wash = step('Wash');
+    await wash.getByRole('button', { name: 'Log: Wash' }).click();
+    await page.getByLabel('What was found').fill('water ran off in a sheet');
+    await page.getByRole('radio', { name: 'done, time not known' }).click();
+    await page.getByRole('button', { name: 'Done, it passed' }).click();
+    await wash.getByText('water ran off in a sheet').waitFor();
+    await wash.getByText('passed · Rui, time not known').waitFor();
+  }, 60_000);
+
   it('many parts are moved in one act, one is left out, and one undo takes it back', async () => {
     const page = await stage.desk();
     await page.goto(`${stage.app.base}/machines`);
