@@ -6,8 +6,8 @@ import { version } from './version.ts';
 const isAway = Joi.boolean();
 /** Put before this one of its kind; null: last. */
 const before = id.allow(null);
-const patchOf = <T>(fields: Joi.StrictSchemaMap<T> | Joi.PartialSchemaMap<T>) =>
-  Joi.object<T>({ version, ...fields } as Joi.PartialSchemaMap<T>).min(2);
+const patchOf = <T>(fields: Readonly<Record<string, Joi.Schema>>): Joi.ObjectSchema<T> =>
+  Joi.object<T>({ version, ...fields }).min(2);
 
 /** What every edit of a thing says: which state the person was looking at, and whether it is put away. */
 interface Patch {

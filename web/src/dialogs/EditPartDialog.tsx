@@ -3,18 +3,15 @@ import type { Substrate } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
 import { usePart } from '../api/queries.ts';
-import { Foot } from '../forms/Foot.tsx';
-import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { theirsOf } from '../forms/theirsOf.ts';
 import { useSave } from '../forms/useSave.ts';
 import { useSend } from '../record/useSend.ts';
 import { partWrite } from '../record/write.ts';
-import { Button } from '../ui/Button.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 import { PartFields } from './PartFields.tsx';
 import { numberText, usePartForm } from './usePartForm.ts';
-import { Theirs } from './Theirs.tsx';
+import { SaveEnd } from './SaveEnd.tsx';
 
 interface Props {
   readonly partId: string;
@@ -63,7 +60,7 @@ function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
     thicknessMm: part.thicknessMm,
     colourGroup: part.colourGroup,
   });
-  const theirs = theirsOf<Stored>(save);
+  const theirs = theirsOf(save) as Stored | null;
   const store = (over: number): void => {
     const v = form.read();
     if (!v) return;
@@ -78,28 +75,26 @@ function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
       }}
     >
       <PartFields form={form} save={save} partId={card.partId} />
-      {theirs ? (
-        <Theirs
-          what="this part"
-          stored={[
-            theirs.name,
-            SUBSTRATE_WORDS[theirs.substrate],
-            `${numberText(theirs.massKg)} kg`,
-            `${numberText(theirs.areaM2)} m²`,
-            `${numberText(theirs.thicknessMm)} mm`,
-            theirs.colourGroup ?? '',
-          ].join(' · ')}
-          onKeep={onClose}
-          onMine={() => store(theirs.version)}
-        />
-      ) : (
-        <FormTrouble words={save.trouble} />
-      )}
-      <Foot>
-        <Button type="submit" look="main" disabled={save.isBusy}>
-          Save
-        </Button>
-      </Foot>
+      <SaveEnd
+        save={save}
+        what="this part"
+        button={'Save'}
+        theirs={
+          theirs && {
+            words: [
+              theirs.name,
+              SUBSTRATE_WORDS[theirs.substrate],
+              `${numberText(theirs.massKg)} kg`,
+              `${numberText(theirs.areaM2)} m²`,
+              `${numberText(theirs.thicknessMm)} mm`,
+              theirs.colourGroup ?? '',
+            ].join(' · '),
+            version: theirs.version,
+          }
+        }
+        onKeep={onClose}
+        onMine={store}
+      />
     </form>
   );
 }

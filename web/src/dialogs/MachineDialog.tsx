@@ -2,18 +2,15 @@ import { useState } from 'react';
 import type { MachineView } from '@calvetta/contract';
 import { useMachines } from '../api/queries.ts';
 import { TextField } from '../forms/fields.tsx';
-import { Foot } from '../forms/Foot.tsx';
-import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { words } from '../forms/read.ts';
 import { theirsOf } from '../forms/theirsOf.ts';
 import { useDraft } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
 import { useThings } from '../record/useThings.ts';
-import { Button } from '../ui/Button.tsx';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
-import { Theirs } from './Theirs.tsx';
+import { SaveEnd } from './SaveEnd.tsx';
 
 interface Props {
   readonly machineId: string | null;
@@ -52,7 +49,7 @@ export function MachineForm({ machine, onDone }: FormProps) {
     { name: words, kind: words },
     { name: machine?.name ?? '', kind: machine?.kind ?? '' },
   );
-  const theirs = theirsOf<Pick<MachineView, 'name' | 'kind' | 'version'>>(save);
+  const theirs = theirsOf(save) as Pick<MachineView, 'name' | 'kind' | 'version'> | null;
   const store = (over: number): void => {
     const v = draft.read();
     if (!v) return;
@@ -90,21 +87,14 @@ export function MachineForm({ machine, onDone }: FormProps) {
           <option key={k} value={k} />
         ))}
       </datalist>
-      {theirs ? (
-        <Theirs
-          what="this machine"
-          stored={`${theirs.name} · ${theirs.kind}`}
-          onKeep={() => onDone(null)}
-          onMine={() => store(theirs.version)}
-        />
-      ) : (
-        <FormTrouble words={save.trouble} />
-      )}
-      <Foot>
-        <Button type="submit" look="main" disabled={save.isBusy}>
-          {machine ? 'Save' : 'Make the machine'}
-        </Button>
-      </Foot>
+      <SaveEnd
+        save={save}
+        what="this machine"
+        button={machine ? 'Save' : 'Make the machine'}
+        theirs={theirs && { words: `${theirs.name} · ${theirs.kind}`, version: theirs.version }}
+        onKeep={() => onDone(null)}
+        onMine={store}
+      />
     </form>
   );
 }

@@ -57,9 +57,19 @@ function NewPartForm({ machine, assemblyId, onClose }: FormProps) {
   const store = (): void => {
     const v = form.read();
     if (!v) return;
-    const { assemblyId: into, faceCount, isBrightMetal: _, ...part } = v;
-    const assemblyName = machine.assemblies.find((a) => a.assemblyId === into)?.name ?? 'Parts';
-    const made = { ...part, partId, assemblyName, faces: faceCount };
+    const { name, substrate, massKg, areaM2, thicknessMm, colourGroup, pairPartId } = v;
+    const assemblyName = machine.assemblies.find((a) => a.assemblyId === v.assemblyId)?.name ?? 'Parts';
+    const sizes = { massKg, areaM2, thicknessMm };
+    const made = {
+      partId,
+      name,
+      substrate,
+      assemblyName,
+      ...sizes,
+      faces: v.faceCount,
+      colourGroup,
+      pairPartId,
+    };
     save.run(() => send(partsWrite(machine.machineId, [made]), `Made: ${v.name}`), onClose);
   };
   return (

@@ -9,7 +9,6 @@ import {
   type Inherited,
   type ProductSheet,
   type Result,
-  type TinBack,
 } from '@calvetta/core';
 import { useSheets } from '../api/queries.ts';
 import { SheetTimes } from '../drawings/SheetTimes.tsx';

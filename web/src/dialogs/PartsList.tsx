@@ -29,16 +29,15 @@ interface Props {
   readonly onStored: (made: number) => void;
 }
 
-/** A machine's parts, typed or pasted: what was understood of each row stands beside it, and is put right there. */
-export function PartsList({ machineId, machineName, onStored }: Props) {
-  const send = useSend();
-  const save = useSave();
+/** What is being typed, what was made of it, and what of that is new to the machine. */
+function usePartsList(machineId: string) {
   const machines = useMachines();
-  const [text, setText] = useState('');
+  // A text and the ids of its parts: storing the same text again makes none twice, and another text has ids of its own.
+  const [sheet, setSheet] = useState(() => ({ text: '', batch: newId() }));
   const [assembly, setAssembly] = useState('');
   const [columnOf, setColumnOf] = useState<Readonly<Record<number, ListColumn>>>({});
   const [metalOf, setMetalOf] = useState<Readonly<Record<number, Substrate>>>({});
-  const list = useMemo(() => readList(text), [text]);
+  const list = useMemo(() => readList(sheet.text), [sheet.text]);
   const columns = list.columns.map((c, i) => columnOf[i] ?? c);
   const rows = list.rows.map((cells, i) =>
     readRow(cells, list.hasHeading ? columns : typedColumns(cells), i + 1, {
@@ -46,30 +45,48 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
       assembly: assembly.trim() || 'Parts',
     }),
   );
-  const drafts = rows.flatMap((r) => (r.ok ? r.parts : []));
-  // Ids are made once for a list, so that storing it again makes none twice.
-  const ids = useMemo(() => new Map<number, string>(), [text, machineId]);
-  const idOf = (i: number): string => {
-    const id = ids.get(i) ?? `part-${newId().slice(0, 18)}`;
-    ids.set(i, id);
-    return id;
-  };
   const known: Known[] = (machines.data?.machines ?? [])
     .filter((m) => m.machineId === machineId)
     .flatMap((m) => m.assemblies.flatMap((a) => a.parts));
-  const fresh = newOnes(drafts, known, idOf);
-  const bad = rows.filter((r) => !r.ok).length;
+  const drafts = rows.flatMap((r) => (r.ok ? r.parts : []));
+  const fresh = newOnes(drafts, known, (i) => `part-${sheet.batch.slice(0, 18)}-${i}`);
+  const setText = (text: string): void => {
+    setSheet({ text, batch: newId() });
+    setMetalOf({});
+  };
+  /** Rows that will not do stay in the sheet until they are mended; the heading with them. How many. */
+  const keepBad = (): number => {
+    const head = list.hasHeading ? [list.lines[0]!] : [];
+    const left = rows.flatMap((r, i) => (r.ok ? [] : [list.lines[i + head.length]!]));
+    setText(left.length > 0 ? [...head, ...left].join('\n') : '');
+    return left.length;
+  };
+  return {
+    text: sheet.text,
+    setText,
+    assembly,
+    setAssembly,
+    list,
+    columns,
+    setColumn: (i: number, c: ListColumn) => setColumnOf({ ...columnOf, [i]: c }),
+    setMetal: (i: number, metal: Substrate) => setMetalOf({ ...metalOf, [i]: metal }),
+    rows,
+    fresh,
+    bad: rows.filter((r) => !r.ok).length,
+    keepBad,
+  };
+}
+
+/** A machine’s parts, typed or pasted: what was understood of each row stands beside it, and is put right there. */
+export function PartsList({ machineId, machineName, onStored }: Props) {
+  const send = useSend();
+  const save = useSave();
+  const l = usePartsList(machineId);
+  const { list, columns, rows, fresh, bad } = l;
   const store = (): void =>
     save.run(
       () => send(partsWrite(machineId, fresh.parts), `${fresh.parts.length} parts made in ${machineName}`),
-      () => {
-        // Rows that will not do stay in the sheet until they are mended; the heading with them.
-        const head = list.hasHeading ? [list.lines[0]!] : [];
-        const left = rows.flatMap((r, i) => (r.ok ? [] : [list.lines[i + head.length]!]));
-        setText(left.length > 0 ? [...head, ...left].join('\n') : '');
-        setMetalOf({});
-        if (left.length === 0) onStored(fresh.parts.length);
-      },
+      () => l.keepBad() === 0 && onStored(fresh.parts.length),
     );
   return (
     <div className="flex flex-col gap-3">
@@ -77,18 +94,11 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
         label="Parts, one to a line"
         hint="“Bracket, mild steel, 2 kg”; or rows from a spreadsheet with a heading: name, assembly, metal, how many, mass, area, thickness, faces, colour"
       >
-        <textarea
-          rows={6}
-          value={text}
-          onChange={(e) => {
-            setText(e.target.value);
-            setMetalOf({});
-          }}
-        />
+        <textarea rows={6} value={l.text} onChange={(e) => l.setText(e.target.value)} />
       </Field>
       {columns.includes('assembly') ? null : (
         <Field label="They belong to" hint="the assembly; left empty they stand under “Parts”">
-          <input value={assembly} maxLength={120} onChange={(e) => setAssembly(e.target.value)} />
+          <input value={l.assembly} maxLength={120} onChange={(e) => l.setAssembly(e.target.value)} />
         </Field>
       )}
       {list.hasHeading ? (
@@ -99,7 +109,7 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
               label={h}
               value={columns[i]!}
               options={LIST_COLUMNS.map((c) => ({ value: c, text: LIST_COLUMN_WORDS[c] }))}
-              onChange={(c) => setColumnOf({ ...columnOf, [i]: c })}
+              onChange={(c) => l.setColumn(i, c)}
             />
           ))}
         </div>
@@ -108,7 +118,7 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
         <Understood
           rows={rows}
           nameOf={(i) => list.rows[i]?.[columns.indexOf('name')] ?? ''}
-          onMetal={(i, metal) => setMetalOf({ ...metalOf, [i]: metal })}
+          onMetal={l.setMetal}
         />
       ) : null}
       <FormTrouble words={save.trouble} />

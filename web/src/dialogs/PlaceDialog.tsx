@@ -5,19 +5,16 @@ import { EXPOSURE_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../api/queries.ts';
 import { Choice } from '../forms/Field.tsx';
 import { NumberField, QuantityField, TextField } from '../forms/fields.tsx';
-import { Foot } from '../forms/Foot.tsx';
-import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { maybe, number, quantity, words } from '../forms/read.ts';
 import { theirsOf } from '../forms/theirsOf.ts';
 import { useDraft } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
 import { useThings } from '../record/useThings.ts';
 import { usePrefs } from '../state/prefs.ts';
-import { Button } from '../ui/Button.tsx';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { useUnits } from '../ui/useUnits.ts';
-import { Theirs } from './Theirs.tsx';
+import { SaveEnd } from './SaveEnd.tsx';
 
 interface Props {
   readonly placeId: string | null;
@@ -39,6 +36,13 @@ export function PlaceDialog({ placeId, onClose }: Props) {
   );
 }
 
+const placeWords = (p: PlaceInfo, temp: (c: number) => string): string =>
+  [
+    p.name,
+    EXPOSURE_WORDS[p.exposure],
+    p.setpointC === null ? 'not heated' : `heated to ${temp(p.setpointC)}`,
+  ].join(' · ');
+
 function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; readonly onClose: () => void }) {
   const things = useThings();
   const save = useSave();
@@ -56,7 +60,7 @@ function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; reado
       altitudeM: String(place?.altitudeM ?? 0),
     },
   );
-  const theirs = theirsOf<PlaceInfo>(save);
+  const theirs = theirsOf(save) as PlaceInfo | null;
   const store = (over: number): void => {
     const v = draft.read();
     if (!v) return;
@@ -101,25 +105,14 @@ function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; reado
           refused={save.problemAt('altitudeM')}
         />
       </div>
-      {theirs ? (
-        <Theirs
-          what="this place"
-          stored={[
-            theirs.name,
-            EXPOSURE_WORDS[theirs.exposure],
-            theirs.setpointC === null ? 'not heated' : `heated to ${units.temp(theirs.setpointC)}`,
-          ].join(' · ')}
-          onKeep={onClose}
-          onMine={() => store(theirs.version)}
-        />
-      ) : (
-        <FormTrouble words={save.trouble} />
-      )}
-      <Foot>
-        <Button type="submit" look="main" disabled={save.isBusy}>
-          {place ? 'Save' : 'Make the place'}
-        </Button>
-      </Foot>
+      <SaveEnd
+        save={save}
+        what="this place"
+        button={place ? 'Save' : 'Make the place'}
+        theirs={theirs && { words: placeWords(theirs, units.temp), version: theirs.version }}
+        onKeep={onClose}
+        onMine={store}
+      />
     </form>
   );
 }

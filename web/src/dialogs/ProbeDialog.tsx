@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import type { Probe } from '@calvetta/core';
+import type { MachineView, PartCard } from '@calvetta/contract';
 import { useMachines, usePlaces, useShop } from '../api/queries.ts';
 import { Choice } from '../forms/Field.tsx';
 import { SelectField, TextField } from '../forms/fields.tsx';
 import { Foot } from '../forms/Foot.tsx';
-import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { ProbeToken } from '../forms/ProbeToken.tsx';
 import { words } from '../forms/read.ts';
 import { theirsOf } from '../forms/theirsOf.ts';
@@ -14,7 +14,7 @@ import { useThings } from '../record/useThings.ts';
 import { Button } from '../ui/Button.tsx';
 import { newId } from '../ui/newId.ts';
 import { Panel } from '../ui/Panel.tsx';
-import { Theirs } from './Theirs.tsx';
+import { SaveEnd } from './SaveEnd.tsx';
 
 interface Props {
   readonly placeId: string;
@@ -50,6 +50,9 @@ export function ProbeDialog({ placeId, probeId, onClose }: Props) {
   );
 }
 
+const partsIn = (machines: readonly MachineView[]): readonly PartCard[] =>
+  machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts.filter((p) => !p.isAway)));
+
 interface FormProps {
   readonly placeId: string;
   readonly probe: Probe | null;
@@ -68,10 +71,8 @@ function ProbeForm({ placeId, probe, onClose, onMade }: FormProps) {
   const [partId, setPart] = useState(probe?.partId ?? '');
   const [kind, setKind] = useState<'own' | 'simulated'>('own');
   const draft = useDraft({ name: words }, { name: probe?.name ?? '' });
-  const theirs = theirsOf<Probe>(save);
-  const parts = (machines.data?.machines ?? []).flatMap((m) =>
-    m.assemblies.flatMap((a) => a.parts.filter((p) => !p.isAway)),
-  );
+  const theirs = theirsOf(save) as Probe | null;
+  const parts = partsIn(machines.data?.machines ?? []);
   const store = (over: number): void => {
     const v = draft.read();
     if (!v) return;
@@ -127,21 +128,14 @@ function ProbeForm({ placeId, probe, onClose, onMade }: FormProps) {
           onChange={setKind}
         />
       )}
-      {theirs ? (
-        <Theirs
-          what="this probe"
-          stored={theirs.name}
-          onKeep={onClose}
-          onMine={() => store(theirs.version)}
-        />
-      ) : (
-        <FormTrouble words={save.trouble} />
-      )}
-      <Foot>
-        <Button type="submit" look="main" disabled={save.isBusy}>
-          {probe ? 'Save' : 'Add the probe'}
-        </Button>
-      </Foot>
+      <SaveEnd
+        save={save}
+        what="this probe"
+        button={probe ? 'Save' : 'Add the probe'}
+        theirs={theirs && { words: theirs.name, version: theirs.version }}
+        onKeep={onClose}
+        onMine={store}
+      />
     </form>
   );
 }

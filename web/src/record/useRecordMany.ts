@@ -22,6 +22,7 @@ export interface RefusedOne {
   readonly name: string;
   readonly why: string;
 }
+const nowMs = (): number => Date.now();
 type Entry = Pick<FactInputOf<FactKind>, 'factId' | 'kind' | 'partId' | 'supersedes' | 'body'>;
 
 /** Records the same of many parts in one act, with one undo; comes back with those that were refused. */
@@ -64,7 +65,7 @@ export function useRecordMany(): (draft: ManyDraft) => Promise<readonly RefusedO
       supersedes: e.factId,
       body: {},
     }));
-    post(voids, Date.now(), 'Undone').catch((error: unknown) =>
+    post(voids, nowMs(), 'Undone').catch((error: unknown) =>
       say({ tone: 'trouble', text: refusedWords(error, 'Could not be undone.') }),
     );
   };

@@ -22,6 +22,17 @@ const coatName = (card: PartCard): string =>
     ? `${card.next.name}${card.next.ofCoats > 1 ? ` ${card.next.coatNo} of ${card.next.ofCoats}` : ''}`
     : '';
 
+/** Why nothing is known of its surface, and what mends that. */
+function readAir(
+  card: PartCard,
+  view: (text: string, logs: FactKind | null, isMain?: boolean, word?: string) => ActView,
+): ActView {
+  if (card.lacks === 'place') return view('nobody said where it stands', 'moved', true, 'Say where');
+  const size = view('its temperature is not known: give mass and area', null, true, 'Give its size');
+  if (card.lacks === 'size') return { ...size, opens: 'edit' };
+  return view('no fresh reading: unknown is not a pass', null, false, 'Why?');
+}
+
 /** The next act of a part in words. Every time in it was derived by core; nothing is computed here but durations left. */
 export function actView(card: PartCard, nowMs: number, zone: string, units: Units): ActView {
   const { act } = card;
@@ -55,13 +66,7 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
         'Why?',
       );
     case 'read-air':
-      if (card.lacks === 'place') return view('nobody said where it stands', 'moved', true, 'Say where');
-      if (card.lacks === 'size')
-        return {
-          ...view('its temperature is not known: give mass and area', null, true, 'Give its size'),
-          opens: 'edit',
-        };
-      return view('no fresh reading: unknown is not a pass', null, false, 'Why?');
+      return readAir(card, view);
     case 'wait':
       return view(`${coatName(card)} from ${at(act.opensMs)}`, null, false, 'Why?');
     case 'tack-test':

@@ -96,7 +96,7 @@ function contradiction(family: ProductSheet, tin: TinBack) {
   for (const [field, t] of Object.entries(fitted)) {
     if (t === null || t === 'never') continue;
     const curve = fitCurve(withActivation(t, family.binder));
-    if (!curve.ok) return err({ ...curve.error, field } as typeof curve.error);
+    if (!curve.ok) return err({ ...curve.error, field });
   }
   if (tin.recoatUntil === null || tin.recoatUntil === 'never') return null;
   const [from, until] = [hoursAt(tin.recoatFrom, family, 'min'), hoursAt(tin.recoatUntil, family, 'max')];

@@ -17,8 +17,23 @@ const DASH: Readonly<Record<SurfaceSource, number[]>> = {
   assumed: [2, 4],
 };
 
+interface Props {
+  readonly part: PartDetail;
+  readonly axis: TimeAxis;
+}
+
 /** The part's own temperature, its air, the dew point with the 3 K keep-out, and every coat marked. */
-export default function Trace({ part, axis }: { readonly part: PartDetail; readonly axis: TimeAxis }) {
+export default function Trace({ part, axis }: Props) {
+  if (part.trace.length > 0) return <Lines part={part} axis={axis} />;
+  return (
+    <p className="py-3 text-quiet">
+      Its temperature is not known: say where it stands, and give its mass and area. A reading of that place
+      does the rest.
+    </p>
+  );
+}
+
+function Lines({ part, axis }: Props) {
   const unit = usePrefs((s) => s.units.temperature);
   const theme = usePrefs((s) => s.theme);
   const shown = (c: number): number => (unit === 'F' ? fFromC(c) : c);
@@ -75,13 +90,6 @@ export default function Trace({ part, axis }: { readonly part: PartDetail; reado
   });
   const plugins: Plugin<'line'>[] = [marksPlugin([...coats, { atMs: part.nowMs, text: 'now' }], theme)];
   const used = [...new Set(sources)];
-  if (points.length === 0)
-    return (
-      <p className="py-3 text-quiet">
-        Its temperature is not known: say where it stands, and give its mass and area. A reading of that place
-        does the rest.
-      </p>
-    );
   return (
     <>
       <div className="h-[230px]">

@@ -113,32 +113,41 @@ function PlaceLine({ place, probes }: { readonly place: PlaceInfo; readonly prob
       </div>
       <ul className="pl-4 text-[14px]">
         {probes.map((p) => (
-          <li key={p.probeId} className="flex flex-wrap items-center justify-between gap-2">
-            <span>
-              {p.name}
-              {p.isSimulated ? <span className="text-[13px] text-quiet"> · simulated</span> : null}
-            </span>
-            <span className="flex">
-              <Button
-                look="quiet"
-                isInRow
-                aria-label={`Edit ${p.name}`}
-                onClick={() => show({ kind: 'probe', placeId, probeId: p.probeId })}
-              >
-                Edit
-              </Button>
-              <Button
-                look="quiet"
-                isInRow
-                aria-label={`Remove ${p.name}`}
-                onClick={() => things.quietly(things.remove(probeListed(p)))}
-              >
-                Remove
-              </Button>
-            </span>
-          </li>
+          <ProbeLine key={p.probeId} probe={p} />
         ))}
       </ul>
+    </li>
+  );
+}
+
+function ProbeLine({ probe }: { readonly probe: Probe }) {
+  const show = useDialogs((s) => s.show);
+  const things = useThings();
+  const { probeId, placeId, name } = probe;
+  return (
+    <li className="flex flex-wrap items-center justify-between gap-2">
+      <span>
+        {name}
+        {probe.isSimulated ? <span className="text-[13px] text-quiet"> · simulated</span> : null}
+      </span>
+      <span className="flex">
+        <Button
+          look="quiet"
+          isInRow
+          aria-label={`Edit ${name}`}
+          onClick={() => show({ kind: 'probe', placeId, probeId })}
+        >
+          Edit
+        </Button>
+        <Button
+          look="quiet"
+          isInRow
+          aria-label={`Remove ${name}`}
+          onClick={() => things.quietly(things.remove(probeListed(probe)))}
+        >
+          Remove
+        </Button>
+      </span>
     </li>
   );
 }

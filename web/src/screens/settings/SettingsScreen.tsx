@@ -84,7 +84,7 @@ function OurShop({ shop }: { readonly shop: ShopInfo }) {
   const send = useSend();
   const save = useSave();
   const [mine, setMine] = useState<ShopData | null>(null);
-  const theirs = theirsOf<ShopInfo>(save);
+  const theirs = theirsOf(save) as ShopInfo | null;
   const store = (data: ShopData, version: number): void => {
     setMine(data);
     save.run(() => send(shopWrite({ version, ...data }), `Stored: ${data.name}`));
