@@ -7,7 +7,7 @@ const isAway = Joi.boolean();
 /** Put before this one of its kind; null: last. */
 const before = id.allow(null);
 const patchOf = <T>(fields: Readonly<Record<string, Joi.Schema>>): Joi.ObjectSchema<T> =>
-  Joi.object<T>({ version, ...fields }).min(2);
+  Joi.object({ version, ...fields }).min(2) as Joi.ObjectSchema<T>;
 
 /** What every edit of a thing says: which state the person was looking at, and whether it is put away. */
 interface Patch {
