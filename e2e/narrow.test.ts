@@ -10,6 +10,17 @@ beforeAll(async () => {
 afterAll(() => stage.close());
 
 describe('narrow screens', () => {
+  it('on a small tablet the Bench keeps its act on the page', async () => {
+    const page = await stage.desk();
+    await page.setViewportSize({ width: 768, height: 1024 });
+    await open(stage, page, '/');
+    const act = page.locator('[data-part] button').first();
+    await act.waitFor();
+    const box = (await act.boundingBox())!;
+    expect(box.x + box.width).toBeLessThanOrEqual(768);
+    expect(box.width).toBeGreaterThan(60);
+    await page.close();
+  }, 60_000);
   it('every screen fits 390 px', async () => {
     const page = await stage.phone();
     await open(stage, page, '/settings');

@@ -8,7 +8,7 @@ import { useFocusPart } from '../state/focusPart.ts';
 export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> =
   Object.fromEntries(RAIL.map(({ key, to, word }) => [key, { to, word }]));
 export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [
-  ['/', 'find a part'],
+  ['/', 'find anything'],
   ['j  k', 'next, previous part'],
   ['Enter', 'open the part'],
   ['c', 'log a coat on the part'],

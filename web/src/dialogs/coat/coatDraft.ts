@@ -49,10 +49,11 @@ export function standingCoats(part: PartDetail, face: Face) {
   );
 }
 
-/** The last coat of the same product, else the last coat at all: batch and tool are usually the same again. */
-export function lastCoatOf(part: PartDetail, sheetId: string) {
+/** What is usually the same again: the tool of the last coat at all, and the batch of the last coat of this product, and of no other. */
+export function usualAgain(part: PartDetail, sheetId: string) {
   const coats = part.facts.flatMap((f) => (f.kind === 'coated' && f.isStanding ? [f] : []));
-  return (coats.find((c) => c.body.sheetId === sheetId) ?? coats[0])?.body;
+  const same = coats.find((c) => c.body.sheetId === sheetId)?.body;
+  return { tool: (same ?? coats[0]?.body)?.tool, batch: same?.batch ?? '' };
 }
 
 /** What was on the page when the person decided: kept in the fact, never read by derivation (docs/decisions). */

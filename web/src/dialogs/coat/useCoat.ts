@@ -11,7 +11,7 @@ import {
   conditionsOf,
   cupsFor,
   evidenceOf,
-  lastCoatOf,
+  usualAgain,
   shownFilm,
   usualCup,
   usualUse,
@@ -32,9 +32,9 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const shelf = useShelf();
   const filmUnit = usePrefs((s) => s.units.film);
   const known = correct?.kind === 'coated' ? correct.body : null;
-  const [sheetId, setSheetId] = useState(known?.sheetId ?? part.card.next?.sheetId ?? '');
-  const last = lastCoatOf(part, sheetId);
-  const [tool, setTool] = useState<Tool>(known?.tool ?? last?.tool ?? 'gun');
+  const [sheetId, setSheet] = useState(known?.sheetId ?? part.card.next?.sheetId ?? '');
+  const last = usualAgain(part, sheetId);
+  const [tool, setTool] = useState<Tool>(known?.tool ?? last.tool ?? 'gun');
   // A correction keeps the cup it was logged with, or none: the one that stands there now is another.
   const [mixId, setMixId] = useState<string | null>(correct ? (known?.mixId ?? '') : null);
   const [isUsedTyped, setUsedTyped] = useState(known?.usedMl !== undefined);
@@ -49,7 +49,7 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     {
       film: shownFilm(known?.dftUm ?? part.card.next?.dftUm ?? null, filmUnit),
       used: known?.usedMl?.toString() ?? '',
-      batch: known?.batch ?? last?.batch ?? '',
+      batch: known?.batch ?? last.batch,
       thinner: known?.thinnerPct?.toString() ?? '',
       reason: known?.reason ?? '',
     },
@@ -57,6 +57,10 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const sheet = sheets.data?.sheets.find((s) => s.sheetId === sheetId);
   const mixes = cupsFor(shelf.data?.mixes ?? [], sheetId, known?.mixId);
   const chosenMixId = mixId ?? usualCup(mixes, part)?.mixId ?? '';
+  const setSheetId = (id: string): void => {
+    setSheet(id);
+    draft.set({ batch: usualAgain(part, id).batch });
+  };
   const mix = mixes.find((m) => m.mixId === chosenMixId);
   const dryUm = draft.peek('film');
   const thinPct = mix?.thinPct ?? draft.peek('thinner') ?? 0;
@@ -81,8 +85,8 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     const v = draft.read();
     const usedMl = millilitres(used.value);
     if (!v || !usedMl.ok) return;
-    const { batch, thinner: thinnerPct, film: dftUm } = v;
-    const all = { sheetId, tool, dftUm, usedMl: usedMl.value, batch, thinnerPct, mix, chosenMixId };
+    const typedIn = { batch: v.batch, thinnerPct: v.thinner, dftUm: v.film, usedMl: usedMl.value };
+    const all = { ...typedIn, sheetId, tool, mix, chosenMixId };
     submit(coatBody({ ...all, reason: why.trim() }, part, view.face, correct), evidenceOf(part, view, gates));
   };
   return {

@@ -12,7 +12,7 @@ import { StateWord } from '../../ui/StateWord.tsx';
 import { useRowPx } from '../../ui/useMedia.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { actView, type ActView } from '../../words/actText.ts';
-import { BENCH_GRID } from './grid.ts';
+import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
 
 interface Props {
   readonly card: PartCard;
@@ -91,7 +91,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
       {...row}
       className={`${BENCH_GRID} h-(--row) cursor-pointer border-b border-line/60 hover:bg-panel focus:bg-panel`}
     >
-      {section}
+      <span className={FIRST_COLUMN}>{section}</span>
       {name}
       <StateWord headline={card.headline} />
       {ribbon}

@@ -18,7 +18,7 @@ import { BenchHead } from './BenchHead.tsx';
 import { BenchRow } from './BenchRow.tsx';
 import { Cups } from './Cups.tsx';
 import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
-import { BENCH_GRID } from './grid.ts';
+import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
 
 /** What can be coated, what is about to be lost, what holds the rest up: every part in motion on one time axis. */
 export function BenchScreen() {
@@ -174,7 +174,7 @@ function Rows({ bench, rows, machine, change }: RowsProps) {
           </>
         ) : (
           <>
-            <span />
+            <span className={FIRST_COLUMN} />
             {machineSelect}
             <span className="figure text-[12px] text-quiet">state</span>
           </>

@@ -129,7 +129,12 @@ function PartLine({ card, order, data, isTicked, onTick }: LineProps) {
           fullUm={fullUm}
           label={`Film of ${card.name}`}
         />
-        <span className="truncate font-semibold">{card.name}</span>
+        <span className="min-w-0">
+          <span className="block truncate font-semibold">{card.name}</span>
+          <span className="block truncate text-[13px] text-quiet md:hidden">
+            {actView(card, nowMs, data.zone, units).text}
+          </span>
+        </span>
         <StateWord headline={card.headline} />
         <span className="truncate text-[13px] max-md:hidden">
           {actView(card, nowMs, data.zone, units).text}
