@@ -26,6 +26,14 @@ interface Asked {
 }
 const millilitres = maybe(number('mL', 0, 20_000));
 
+const readersFor = (filmUnit: 'um' | 'mil') => ({
+  film: quantity({ field: 'Film', dimension: 'film', bareUnit: filmUnit, min: 1, max: 2000 }),
+  used: millilitres,
+  batch: maybe(words),
+  thinner: maybe(number('%', 0, 100)),
+  reason: maybe(words),
+});
+
 /** A coat being logged: filled in from the route, the last coat, the cup that stands there and the air; judged as it stands. */
 export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const sheets = useSheets();
@@ -38,22 +46,13 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   // A correction keeps the cup it was logged with, or none: the one that stands there now is another.
   const [mixId, setMixId] = useState<string | null>(correct ? (known?.mixId ?? '') : null);
   const [isUsedTyped, setUsedTyped] = useState(known?.usedMl !== undefined);
-  const draft = useDraft(
-    {
-      film: quantity({ field: 'Film', dimension: 'film', bareUnit: filmUnit, min: 1, max: 2000 }),
-      used: millilitres,
-      batch: maybe(words),
-      thinner: maybe(number('%', 0, 100)),
-      reason: maybe(words),
-    },
-    {
-      film: shownFilm(known?.dftUm ?? part.card.next?.dftUm ?? null, filmUnit),
-      used: known?.usedMl?.toString() ?? '',
-      batch: known?.batch ?? last.batch,
-      thinner: known?.thinnerPct?.toString() ?? '',
-      reason: known?.reason ?? '',
-    },
-  );
+  const draft = useDraft(readersFor(filmUnit), {
+    film: shownFilm(known?.dftUm ?? part.card.next?.dftUm ?? null, filmUnit),
+    used: known?.usedMl?.toString() ?? '',
+    batch: known?.batch ?? last.batch,
+    thinner: known?.thinnerPct?.toString() ?? '',
+    reason: known?.reason ?? '',
+  });
   const sheet = sheets.data?.sheets.find((s) => s.sheetId === sheetId);
   const mixes = cupsFor(shelf.data?.mixes ?? [], sheetId, known?.mixId);
   const chosenMixId = mixId ?? usualCup(mixes, part)?.mixId ?? '';
