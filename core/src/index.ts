@@ -178,6 +178,7 @@ export {
   FACES,
   type Face,
   STRIP_METHODS,
+  type StripMethod,
   PRETREATMENTS,
   TESTS,
   type TestKind,
@@ -269,6 +270,7 @@ export type { Attendance } from './shop/calendar.ts';
 export { KEEP_DAYS, PAST_BIN_MS, type PlaceReadings, type AirData } from './shop/air.ts';
 export type { DerivedPart } from './shop/part.ts';
 export type { StepRecord } from './shop/stepRecords.ts';
+export { stripDoubts } from './shop/stripDoubts.ts';
 export {
   type SnapshotSource,
   type Snapshot,

@@ -1,5 +1,5 @@
-import { useState } from 'react';
-import { FACES, type Face, type FactKind } from '@calvetta/core';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { FACES, type Face, type FactKind, type StripMethod } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
 import { usePart, usePeople, useSheets, useShelf, useShop } from '../api/queries.ts';
@@ -13,12 +13,15 @@ import { Waiting } from '../ui/Trouble.tsx';
 import { CoatForm } from './coat/CoatForm.tsx';
 import { BothVersions } from './BothVersions.tsx';
 import { LOG_KINDS } from './factForms.ts';
-import { firstValues } from './factValues.ts';
+import { firstValues, type Values } from './factValues.ts';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave, type Save } from '../forms/useSave.ts';
 import type { SubmitBody } from './submit.ts';
 import { SimpleForm } from './SimpleForm.tsx';
 import { useRecord } from '../record/useRecord.ts';
+
+/** Rules come with it: only where something is stripped. */
+const StripDoubts = lazy(() => import('./StripDoubts.tsx'));
 
 interface Props {
   readonly partId: string;
@@ -145,11 +148,22 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
           isCorrection={correct !== undefined}
           save={save}
           submit={submit}
+          about={(texts) => aboutAnswers(kind, part, texts)}
         >
           {whoAndWhen}
         </SimpleForm>
       )}
     </div>
+  );
+}
+
+/** What is known to speak against the answers of a form. */
+function aboutAnswers(kind: FactKind, part: PartDetail, texts: Values): ReactNode {
+  if (kind !== 'stripped') return null;
+  return (
+    <Suspense fallback={null}>
+      <StripDoubts part={part} method={texts['method'] as StripMethod} />
+    </Suspense>
   );
 }
 

@@ -19,6 +19,8 @@ interface Props {
   readonly isCorrection?: boolean;
   readonly save: Save;
   readonly submit: SubmitBody;
+  /** What is to be said of the answers as they stand. */
+  readonly about?: (texts: Values) => ReactNode;
   /** Who and when: asked by every form, above its buttons. */
   readonly children: ReactNode;
 }
@@ -55,7 +57,7 @@ const rounded =
   };
 
 /** A few choices and a button: the second touch stores it. */
-export function SimpleForm({ kind, first, isCorrection = false, save, submit, children }: Props) {
+export function SimpleForm({ kind, first, isCorrection = false, save, submit, about, children }: Props) {
   const form = FORMS[kind];
   const bareUnit = usePrefs((s) => s.units.temperature);
   const fields = form?.fields ?? [];
@@ -82,6 +84,7 @@ export function SimpleForm({ kind, first, isCorrection = false, save, submit, ch
           refused={save.problemAt(`body.${f.name}`)}
         />
       ))}
+      {about?.(draft.texts)}
       {children}
       <Foot>
         {form.finish.map((f, i) => (
