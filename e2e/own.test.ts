@@ -161,6 +161,20 @@ describe('an empty Calvetta at a desk', () => {
     await wash.getByText('passed · Rui, time not known').waitFor();
   }, 60_000);
 
+  it('a strip that is logged is held against the metal: a bath for iron on aluminium is asked about, with its rule', async () => {
+    const page = await stage.desk();
+    await page.goto(`${stage.app.base}/machines`);
+    await page.getByRole('link', { name: /Gear guard/ }).click();
+    await page.getByRole('button', { name: 'Log…' }).click();
+    await page.getByLabel('What was done').selectOption({ label: 'Stripped' });
+    const doubt = page.getByRole('alert').filter({ hasText: 'Was it really that?' });
+    await page.getByRole('radio', { name: 'bath' }).click();
+    await doubt.getByRole('link', { name: 'strip.metals' }).waitFor();
+    await page.getByRole('radio', { name: 'blast' }).click();
+    await doubt.waitFor({ state: 'detached' });
+    await page.close();
+  }, 60_000);
+
   it('many parts are moved in one act, one is left out, and one undo takes it back', async () => {
     const page = await stage.desk();
     await page.goto(`${stage.app.base}/machines`);

@@ -1,10 +1,28 @@
 import { describe, expect, it } from '@jest/globals';
 import { FACT_BODIES } from '@calvetta/contract/schemas';
 import { FACT_WORDS } from '@calvetta/contract/words';
+import type { PartDetail } from '@calvetta/contract';
 import { FORMS, LOG_KINDS } from './factForms.ts';
+import { firstValues } from './factValues.ts';
 
 /** A value of each kind of field that the server must take. */
 const SAMPLE = { place: 'booth', number: 60, temperature: 60, text: 'weld at the horn' } as const;
+
+/** As much of a part as its likely answers are made from: one that stands phosphated, one with a wet film. */
+const part = (card: object): PartDetail =>
+  ({
+    card: { suspect: null, cure: null, bare: null, face: 'A', placeId: 'booth', ...card },
+  }) as unknown as PartDetail;
+
+describe('what a form begins with', () => {
+  it.each(LOG_KINDS)('%s: an answer that can be given, whatever state the part is in', (kind) => {
+    for (const p of [null, part({ bare: { prep: 'phosphated' } }), part({ cure: 'wet' })]) {
+      const first = firstValues(kind, p);
+      for (const f of FORMS[kind]?.fields ?? [])
+        if (f.type === 'choice') expect(f.options).toContain(first[f.name]);
+    }
+  });
+});
 
 describe('what a person may log', () => {
   it('every kind in the menu has words and a form, a coat its own', () => {

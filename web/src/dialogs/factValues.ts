@@ -11,7 +11,10 @@ export function firstValues(kind: FactKind, part: PartDetail | null, correct?: F
     (FORMS[kind]?.fields ?? []).map((f) => {
       const known = body[f.name];
       if (typeof known === 'string' || typeof known === 'number') return [f.name, String(known)];
-      if (f.type === 'choice') return [f.name, (part && suggested(f.name, part)) ?? f.options[0] ?? ''];
+      if (f.type === 'choice') {
+        const likely = part && suggested(f.name, part);
+        return [f.name, likely !== null && f.options.includes(likely) ? likely : (f.options[0] ?? '')];
+      }
       return [f.name, f.type === 'place' ? (part?.card.placeId ?? '') : ''];
     }),
   );
