@@ -110,7 +110,7 @@ function ManyForm({ parts, kind, onKind, zone, onDone }: FormProps) {
             <button
               type="button"
               aria-pressed={!out.has(p.partId)}
-              className="min-h-8 border border-line px-2 text-[13px] aria-pressed:border-slate aria-pressed:bg-slate aria-pressed:text-slate-ink pointer-coarse:min-h-11 [&[aria-pressed=false]]:line-through"
+              className="min-h-8 border border-line px-2 text-[13px] aria-pressed:border-chosen aria-pressed:bg-chosen aria-pressed:text-chosen-ink pointer-coarse:min-h-11 [&[aria-pressed=false]]:line-through"
               onClick={() => toggle(p.partId)}
             >
               {p.name}

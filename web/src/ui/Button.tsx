@@ -2,7 +2,7 @@ import type { ButtonHTMLAttributes } from 'react';
 
 type Look = 'main' | 'plain' | 'quiet';
 const LOOKS: Readonly<Record<Look, string>> = {
-  main: 'bg-slate text-slate-ink border-slate hover:brightness-125',
+  main: 'bg-chosen text-chosen-ink border-chosen hover:brightness-125',
   plain: 'bg-panel text-ink border-ink/60 hover:border-ink',
   quiet: 'bg-transparent text-ink border-transparent hover:border-line underline-offset-2 hover:underline',
 };

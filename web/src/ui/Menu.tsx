@@ -24,7 +24,7 @@ export function Menu({ label, items }: { readonly label: string; readonly items:
             <DropdownMenu.Item
               key={i.text}
               onSelect={i.run}
-              className="flex min-h-9 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-slate data-[highlighted]:text-slate-ink pointer-coarse:min-h-11"
+              className="flex min-h-9 cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-chosen data-[highlighted]:text-chosen-ink pointer-coarse:min-h-11"
             >
               {i.text}
             </DropdownMenu.Item>

@@ -23,8 +23,8 @@ interface Common<T extends string> {
 
 const key = (size: Size): string =>
   size === 'picture'
-    ? `${SIZES.picture} border-2 border-transparent hover:border-line data-[state=on]:border-slate data-[state=on]:font-semibold`
-    : `${SIZES[size]} border border-line bg-panel hover:border-ink pointer-coarse:min-h-11 data-[state=on]:border-slate data-[state=on]:bg-slate data-[state=on]:text-slate-ink`;
+    ? `${SIZES.picture} border-2 border-transparent hover:border-line data-[state=on]:border-chosen data-[state=on]:font-semibold`
+    : `${SIZES[size]} border border-line bg-panel hover:border-ink pointer-coarse:min-h-11 data-[state=on]:border-chosen data-[state=on]:bg-chosen data-[state=on]:text-chosen-ink`;
 
 /** One of a few, all in sight: one touch, arrows between them, no menu. */
 export function OneOf<T extends string>({

@@ -37,7 +37,7 @@ export default function AirScreen() {
             <NavLink
               key={p.placeId}
               to={`/air/${encodeURIComponent(p.placeId)}`}
-              className={`figure flex min-h-9 items-center border px-3 pointer-coarse:min-h-11 ${p.placeId === id ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel'}`}
+              className={`figure flex min-h-9 items-center border px-3 pointer-coarse:min-h-11 ${p.placeId === id ? 'border-chosen bg-chosen text-chosen-ink' : 'border-line bg-panel'}`}
             >
               {p.name}
             </NavLink>

@@ -148,7 +148,7 @@ function ProgressBar({
         role="img"
         aria-label={`${pct} % of the film is on, by area`}
       >
-        <span className="absolute inset-y-0 left-0 bg-slate dark:bg-quiet" style={{ width: `${pct}%` }} />
+        <span className="absolute inset-y-0 left-0 bg-chosen" style={{ width: `${pct}%` }} />
       </span>
       <span className="figure whitespace-nowrap text-[15px]">
         {pct} %{' '}

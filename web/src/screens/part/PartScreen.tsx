@@ -108,7 +108,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         </Button>
         <Button onClick={() => show({ kind: 'why', partId: card.partId })}>Why?</Button>
         <Link
-          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opens === 'route' ? 'border-slate bg-slate text-slate-ink' : 'border-ink/60 hover:border-ink'}`}
+          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opens === 'route' ? 'border-chosen bg-chosen text-chosen-ink' : 'border-ink/60 hover:border-ink'}`}
           to={`/parts/${encodeURIComponent(card.partId)}/route`}
         >
           {part.survey ? 'Survey and route' : 'Survey'}

@@ -85,7 +85,7 @@ function Share({ of }: { readonly of: number }) {
       {of === 0 ? null : (
         <span className="flex items-center gap-1">
           <span className="inline-block h-2 w-5 bg-line">
-            <span className="block h-full bg-slate" style={{ width: `${(100 * of) / FULL}%` }} />
+            <span className="block h-full bg-chosen" style={{ width: `${(100 * of) / FULL}%` }} />
           </span>
           {FRACTIONS[of] ?? `${of}/${FULL}`}
         </span>

@@ -227,7 +227,7 @@ function Working({ route, families }: Pick<Props, 'route' | 'families'>) {
             <li key={q} className="grid grid-cols-[120px_1fr_34px] items-center gap-2">
               {QUALITY_WORDS[q]}
               <span className="h-1.5 bg-line">
-                <span className="block h-full bg-slate" style={{ width: `${100 * score.parts[q]}%` }} />
+                <span className="block h-full bg-chosen" style={{ width: `${100 * score.parts[q]}%` }} />
               </span>
               <span className="figure text-right">{(100 * score.parts[q]).toFixed(0)}</span>
             </li>

@@ -61,7 +61,7 @@ export default function StepsScreen() {
             <Link
               to={`/start/${s}`}
               aria-current={s === step ? 'step' : undefined}
-              className={`figure flex min-h-8 items-center border px-3 text-[13px] pointer-coarse:min-h-11 ${s === step ? 'border-slate bg-slate text-slate-ink' : 'border-line bg-panel'}`}
+              className={`figure flex min-h-8 items-center border px-3 text-[13px] pointer-coarse:min-h-11 ${s === step ? 'border-chosen bg-chosen text-chosen-ink' : 'border-line bg-panel'}`}
             >
               {i + 2} {TITLES[s].title}
             </Link>
@@ -85,7 +85,7 @@ export default function StepsScreen() {
       <p className="flex flex-wrap items-center gap-4">
         <Link
           to={next ? `/start/${next}` : '/machines'}
-          className="figure inline-flex min-h-11 items-center border border-slate bg-slate px-4 text-slate-ink"
+          className="figure inline-flex min-h-11 items-center border border-chosen bg-chosen px-4 text-chosen-ink"
         >
           {next ? `Next: ${TITLES[next].title.toLowerCase()}` : 'To the machines'}
         </Link>
