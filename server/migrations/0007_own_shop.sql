@@ -45,6 +45,8 @@ begin
   if not exists (select 1 from workshop w where w.workshop_id = id and w.is_demo) then
     raise exception 'only the demo is ever removed';
   end if;
+  -- Nobody adds to it meanwhile.
+  lock table fact, reading, forecast_hour in share row exclusive mode;
   -- What others point at goes after them: round by round, until nothing is held any more. The workshop's own row goes last.
   loop
     still_held := 0;

@@ -40,6 +40,8 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
   let air: { readonly atMs: number; readonly data: Promise<AirData> } | null = null;
   let past: Past | null = null;
   let isStale = false;
+  /** Whose air it is: the demo may be removed and another shop begun. */
+  let ofShop: string | null = null;
 
   const loadKept = async (
     { workshop: { workshopId }, places }: ShopState,
@@ -79,6 +81,11 @@ export function airCache(db: Database, nowMs: () => number): AirCache {
   return {
     now(shop) {
       const now = nowMs();
+      if (ofShop !== shop.workshop.workshopId) {
+        ofShop = shop.workshop.workshopId;
+        air = null;
+        past = null;
+      }
       if (!air || Math.abs(now - air.atMs) > RENEW_MS || isStale || (past && reachesFarther(past, shop))) {
         const loading = load(shop, now);
         const entry = { atMs: now, data: loading };

@@ -249,6 +249,24 @@ describe('the demo', () => {
       await trial.close();
     }
   }, 60_000);
+  it('a shop begun after it breathes its own air, though its places are called the same', async () => {
+    const trial = await startTestApp({ shop: null });
+    try {
+      expect((await trial.post('/api/demo', {})).status).toBe(201);
+      const { body: demo } = await trial.call('GET', '/api/bench');
+      expect(demo.forecastEndMs).toBeGreaterThan(trial.clock.nowMs);
+      expect((await trial.call('DELETE', '/api/demo')).status).toBe(204);
+      const own = { workshopId: 'own', name: 'Own', zone: 'UTC', volumeSystem: 'us', currency: 'USD' };
+      expect((await trial.post('/api/shop', own)).status).toBe(201);
+      const shed = { placeId: 'shed', name: 'Shed', exposure: 'indoor-still', altitudeM: 0, setpointC: null };
+      expect((await trial.post('/api/places', shed)).status).toBe(201);
+      const { body } = await trial.call('GET', '/api/bench');
+      expect(body.places).toMatchObject([{ placeId: 'shed', trust: 'none', airC: null }]);
+      expect(body.forecastEndMs).toBe(trial.clock.nowMs);
+    } finally {
+      await trial.close();
+    }
+  }, 60_000);
   it('the server’s own role cannot call a shop the demo, nor remove one that is not', async () => {
     await expect(app.db.query('update workshop set is_demo = true')).rejects.toThrow(/permission denied/);
     await expect(app.db.query('delete from workshop')).rejects.toThrow(/permission denied/);

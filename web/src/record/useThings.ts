@@ -38,7 +38,9 @@ export function useThings() {
     remove: ({ path, id, name, version, again }: Listed) =>
       send(thingGone(path, id, name, version), (answer) => {
         const removed = answer as Removed | null;
-        if (removed?.removed === 'put-away')
+        // Not sent yet: which of the two it will be is not known.
+        if (removed === null) return { text: `Off the list: ${name}` };
+        if (removed.removed === 'put-away')
           return {
             text: `Put away: ${name}. Its record is kept.`,
             undo: undo(() =>
