@@ -3,6 +3,8 @@ alter table workshop
   add column currency text not null default 'EUR' check (currency ~ '^[A-Z]{3}$'),
   -- The demo that ships with the program: marked when it is loaded, and the only workshop that is ever removed.
   add column is_demo boolean not null default false;
+-- A demo that was loaded before there was a mark.
+update workshop set is_demo = true where workshop_id = 'saltmarsh';
 alter table person   add column version int not null default 1, add column put_away_at timestamptz;
 alter table probe    add column version int not null default 1, add column put_away_at timestamptz;
 alter table place    add column seq int not null default 0, add column put_away_at timestamptz;
