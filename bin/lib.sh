@@ -105,8 +105,8 @@ start_cluster() {
   export MIGRATE_URL="postgres://app@localhost:$pg_port/calvetta?host=$sockets"
 }
 
-# ask SQL [DATABASE]: one answer, as the owner.
-ask() { as_pg "$pg/psql" -h "$sockets" -p "$pg_port" -U app -d "${2:-calvetta}" -v ON_ERROR_STOP=1 -Atqc "$1"; }
+# ask SQL [DATABASE]: one statement and its answer, as the owner.
+ask() { as_pg env PGOPTIONS='-c client_min_messages=warning' "$pg/psql" -h "$sockets" -p "$pg_port" -U app -d "${2:-calvetta}" -v ON_ERROR_STOP=1 -Atqc "$1"; }
 
 stop_cluster() {
   [ -n "${cluster:-}" ] || return 0
