@@ -1,75 +1,26 @@
-import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { newestSheets } from '@calvetta/core';
-import { BINDER_WORDS, EXPOSURE_WORDS, RULE_WORDS } from '@calvetta/contract/words';
-import { useMachines, usePeople, usePlaces, useSheets, useShelf } from '../api/queries.ts';
 import { useDialogs } from '../state/dialogs.ts';
 import { Panel } from '../ui/Panel.tsx';
-import { tinName } from '../words/tinWords.ts';
-import { find, type Findable, type Found } from './find.ts';
+import { find, type Found } from './find.ts';
+import { useFindables } from './useFindables.ts';
 
 const MOST = 12;
-const at = (path: string, id: string): string => `${path}/${encodeURIComponent(id)}`;
-
-/** Everything of the shop that has a name. */
-function useFindables(): Findable[] {
-  const machines = useMachines().data?.machines;
-  const shelf = useShelf().data;
-  const sheets = useSheets().data?.sheets;
-  const people = usePeople();
-  const places = usePlaces();
-  return useMemo(
-    () => [
-      ...(machines ?? []).flatMap((m): Findable[] => [
-        ...m.assemblies.flatMap((a) =>
-          a.parts.map((p): Findable => ({
-            what: 'part',
-            name: p.name,
-            beside: `${p.machineName} · ${p.assemblyName}`,
-            also: `${p.lastCoat?.name ?? ''} ${p.next?.name ?? ''} ${p.headline}`,
-            to: at('/parts', p.partId),
-            partId: p.partId,
-          })),
-        ),
-        { what: 'machine', name: m.name, beside: m.kind, to: at('/machines', m.machineId) },
-      ]),
-      ...places.map((p): Findable => ({
-        what: 'place',
-        name: p.name,
-        beside: EXPOSURE_WORDS[p.exposure],
-        to: at('/air', p.placeId),
-      })),
-      ...people.map((p): Findable => ({ what: 'person', name: p.name, beside: '', to: '/settings' })),
-      ...(shelf?.tins ?? []).map((t): Findable => ({
-        what: 'tin',
-        name: tinName(t),
-        beside: t.batch === null ? '' : `batch ${t.batch}`,
-        to: '/shelf',
-      })),
-      ...newestSheets(sheets ?? []).map((s): Findable => ({
-        what: 'product',
-        name: s.name,
-        beside: BINDER_WORDS[s.binder],
-        to: `/reference#family.${s.productId}`,
-      })),
-      ...Object.entries(RULE_WORDS).map(([id, words]): Findable => ({
-        what: 'rule',
-        name: words,
-        beside: id,
-        to: `/reference#${id}`,
-      })),
-    ],
-    [machines, shelf, sheets, people, places],
-  );
+function howMany(found: number, isWhole: boolean): string {
+  if (found > MOST) return `${found - MOST} more: write another word`;
+  if (found > 0) return '';
+  return isWhole ? 'Nothing here has these words.' : 'Looking…';
 }
 
 /** Finds whatever has a name, by any of its words; “coat buffer beam” opens the coat. Arrows and Enter are enough. */
 export function FindDialog({ onClose }: { readonly onClose: () => void }) {
-  const items = useFindables();
+  const { items, isWhole } = useFindables();
   const navigate = useNavigate();
   const show = useDialogs((s) => s.show);
   const [text, setText] = useState('');
   const list = useRef<HTMLUListElement>(null);
+  // Enter before the list was whole goes to its first as soon as it is: a rule of the same name must not come before the part.
+  const [isAwaited, setAwaited] = useState(false);
   const found = find(items, text);
   const go = ({ item, act }: Found): void => {
     if (act !== null && item.partId !== undefined) {
@@ -79,6 +30,13 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
     onClose();
     void navigate(item.to);
   };
+  const first = found[0];
+  const goFirst = useEffectEvent(() => {
+    if (first) go(first);
+  });
+  useEffect(() => {
+    if (isAwaited && isWhole) goFirst();
+  }, [isAwaited, isWhole]);
   const step = (e: KeyboardEvent, from: number): void => {
     const by = e.key === 'ArrowDown' ? 1 : e.key === 'ArrowUp' ? -1 : 0;
     if (by === 0) return;
@@ -91,7 +49,7 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
       <form
         onSubmit={(e) => {
           e.preventDefault();
-          if (found[0]) go(found[0]);
+          setAwaited(text.trim() !== '');
         }}
       >
         <input
@@ -100,7 +58,10 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
           placeholder="frame, saltern epoxy, coat buffer beam…"
           className="mb-3 w-full text-[16px]"
           value={text}
-          onChange={(e) => setText(e.target.value)}
+          onChange={(e) => {
+            setText(e.target.value);
+            setAwaited(false);
+          }}
           onKeyDown={(e) => step(e, -1)}
         />
       </form>
@@ -124,11 +85,7 @@ export function FindDialog({ onClose }: { readonly onClose: () => void }) {
         ))}
       </ul>
       <p className="mt-2 text-quiet" role="status">
-        {found.length > MOST
-          ? `${found.length - MOST} more: write another word`
-          : found.length === 0 && text.trim() !== ''
-            ? 'Nothing here has these words.'
-            : ''}
+        {text.trim() === '' ? '' : howMany(found.length, isWhole)}
       </p>
     </Panel>
   );

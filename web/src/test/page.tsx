@@ -13,7 +13,7 @@ export interface Sent {
 export function drawPage(
   children: ReactNode,
   answers: readonly (readonly [readonly unknown[], unknown])[] = [],
-): { readonly sent: Sent[]; readonly container: HTMLElement } {
+): { readonly sent: Sent[]; readonly container: HTMLElement; readonly client: QueryClient } {
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
   for (const [key, value] of answers) client.setQueryData([...key], value);
   // Somebody holds the device, as after its first entry.
@@ -38,7 +38,7 @@ export function drawPage(
       <MemoryRouter>{children}</MemoryRouter>
     </QueryClientProvider>,
   );
-  return { sent, container };
+  return { sent, container, client };
 }
 export const SHOP = {
   workshopId: 'w',
