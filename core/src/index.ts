@@ -21,6 +21,7 @@ export {
   showDifference,
   showFilm,
   showArea,
+  showMass,
   showVolume,
 } from './units/display.ts';
 
@@ -74,6 +75,8 @@ export {
   REACHES,
   FEATURES,
   CRITICALITIES,
+  USUAL_FIELDS,
+  type UsualField,
   type Survey,
   blankSurvey,
   wholeSurvey,
@@ -82,8 +85,11 @@ export {
   type Zone,
 } from './part/survey.ts';
 export { type SurveyDoubt, surveyDoubts } from './part/surveyDoubts.ts';
+export { answered, withKind } from './part/usualOfKind.ts';
+export { kindsFor, likelyKinds } from './part/kindWords.ts';
 export {
   type SurveyField,
+  type AskedField,
   SURVEY_SHAPES,
   type SurveyGroup,
   SURVEY_GROUPS,
@@ -233,9 +239,13 @@ export { type LayerChoice, coatSteps } from './route/coats.ts';
 export { QUALITIES, type Quality } from './route/score.ts';
 export { systemsOf, coatKindOf, layersOf } from './route/systems.ts';
 export { type AdvisedRoute, type Advice, advise, routeWith } from './route/advise.ts';
+export type { Choice } from './route/build.ts';
 export { RULES } from './route/rules/index.ts';
 export { EXPERTS } from './route/answers.ts';
 export { GATES, isOpen } from './route/gates.ts';
+export { type Level, levelsOf, levelOfRule, spreadOf, lifeSpan } from './route/advice/levels.ts';
+export { type Moves, movesOf } from './route/advice/moves.ts';
+export { openFields, questionsNext, worthOf } from './route/advice/worth.ts';
 export { BESTS, type Best, type GivesUp } from './route/advice/rivals.ts';
 export type { Refused } from './route/advice/tally.ts';
 export { MATTERS, type Matter, TRACES, indexOfMatter } from './route/surface/matter.ts';

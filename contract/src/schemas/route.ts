@@ -8,6 +8,7 @@ import {
   PART_KINDS,
   PLATINGS,
   TOO_BIG_FOR,
+  USUAL_FIELDS,
   ZONE_KINDS,
   type Zone,
   ANSWERS,
@@ -155,6 +156,7 @@ export const survey = Joi.object<Survey>({
   colourGroup: Joi.string().max(60).allow(null).required(),
   isPair: Joi.boolean().required(),
   practice: practice.default({}),
+  usual: few(USUAL_FIELDS).default([]),
 });
 
 export const surveyTemplate = Joi.object<SurveyTemplate, true>({

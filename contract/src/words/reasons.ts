@@ -1,6 +1,7 @@
 import type { Matter, Reason } from '@calvetta/core';
 import { SUBSTRATE_WORDS } from './bench.ts';
-import { ANSWER_WORDS, FACILITY_WORDS, KIND_WORDS, MATTER_WORDS, SURVEY_WORDS, WHAT_WORDS } from './route.ts';
+import { FACILITY_WORDS, MATTER_WORDS, WHAT_WORDS } from './route.ts';
+import { ANSWER_WORDS, KIND_WORDS, SURVEY_WORDS } from './survey.ts';
 import { RULE_WORDS } from './rules.ts';
 
 const first = (text: string): string => text[0]!.toUpperCase() + text.slice(1);

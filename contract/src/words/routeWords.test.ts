@@ -27,7 +27,7 @@ import {
   CAUTION_WORDS,
   FACILITY_WORDS,
   KIND_WORDS,
-  LOOK_WORDS,
+  FIND_OUT,
   MATTER_WORDS,
   reasonWords,
   WAY_WORDS,
@@ -97,7 +97,7 @@ describe('words of what is on the metal', () => {
     for (const e of EXPERTS) expect(WHAT_WORDS[e]).toBeDefined();
     for (const g of GATES) {
       expect(SURVEY_WORDS[g.field]).toBeDefined();
-      expect(LOOK_WORDS[g.field]).toBeDefined();
+      expect(FIND_OUT[g.field as keyof typeof FIND_OUT]).toBeDefined();
     }
   });
   it('a refusal names the matter that stands and the act that would take it off, in words', () => {

@@ -90,6 +90,20 @@ export const CRITICALITIES = [
 ] as const;
 export type Criticality = (typeof CRITICALITIES)[number];
 
+/** Answers that a kind may set as usual. Nothing that can hurt a person is among them: that is looked at, or asked. */
+export const USUAL_FIELDS = [
+  'thicknessMm',
+  'assembled',
+  'features',
+  'otherMetal',
+  'heatC',
+  'concealed',
+  'chips',
+  'fuel',
+  'glue',
+] as const;
+export type UsualField = (typeof USUAL_FIELDS)[number];
+
 /** What is known of a part before a route is chosen. Every answer may be unknown; the screens ask only what changes the route. */
 export interface Survey {
   readonly substrate: Substrate;
@@ -159,6 +173,8 @@ export interface Survey {
   readonly zones: readonly Zone[];
   /** Where this part is done otherwise than the house does it. */
   readonly practice: Partial<Schools>;
+  /** Answers that stand because they are usual for its kind, and that nobody has looked at yet. */
+  readonly usual: readonly UsualField[];
 }
 
 /** A part of which only the metal is known. */
@@ -214,6 +230,7 @@ export function blankSurvey(substrate: Substrate): Survey {
     isPair: false,
     zones: [],
     practice: {},
+    usual: [],
   };
 }
 

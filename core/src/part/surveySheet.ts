@@ -25,8 +25,8 @@ import {
 } from './survey.ts';
 
 export type SurveyField = keyof Survey;
-/** `colourGroup` follows the part; `practice` and `zones` have their own places on the page: none is asked in the list. */
-export type AskedField = Exclude<SurveyField, 'colourGroup' | 'practice' | 'zones'>;
+/** `colourGroup` follows the part; `practice`, `zones` and `usual` have their own places on the page: none is asked in the list. */
+export type AskedField = Exclude<SurveyField, 'colourGroup' | 'practice' | 'zones' | 'usual'>;
 export type FieldShape =
   | { readonly type: 'choice'; readonly options: readonly string[] }
   | { readonly type: 'many'; readonly options: readonly string[] }
@@ -88,39 +88,20 @@ export const SURVEY_SHAPES: Readonly<Record<AskedField, FieldShape>> = {
   isPair: { type: 'flag' },
 };
 
-/** The sheet's four groups in the order in which a part is looked at. */
-export type SurveyGroup = 'part' | 'as-found' | 'life' | 'finish';
+/** The sheet as a cut through the part, from the air above it down to the metal and what is joined to it. */
+export type SurveyGroup = 'life' | 'finish' | 'coats' | 'face' | 'metal' | 'joints';
 export const SURVEY_GROUPS: readonly {
   readonly group: SurveyGroup;
   readonly fields: readonly AskedField[];
 }[] = [
   {
-    group: 'part',
-    fields: [
-      'kind',
-      'substrate',
-      'thicknessMm',
-      'massKg',
-      'areaM2',
-      'tooBigFor',
-      'assembled',
-      'hardened',
-      'features',
-      'seamsRinse',
-      'clearanceUm',
-      'otherMetal',
-    ],
+    group: 'life',
+    fields: ['category', 'fluids', 'sun', 'heatC', 'durability', 'fuel', 'chips', 'concealed', 'criticality'],
   },
+  { group: 'finish', fields: ['finish', 'metallic', 'dark', 'colourUndecided', 'reach', 'isPair'] },
   {
-    group: 'as-found',
+    group: 'coats',
     fields: [
-      'rust',
-      'pits',
-      'scale',
-      'oil',
-      'salt',
-      'alsoOn',
-      'plating',
       'coating',
       'soundShare',
       'coatKind',
@@ -129,18 +110,19 @@ export const SURVEY_GROUPS: readonly {
       'oldFiller',
       'priorPrimer',
       'primerDays',
-      'phosphated',
       'glue',
-      'bareDays',
-      'leaks',
-      'lagging',
+      'alsoOn',
     ],
   },
+  { group: 'face', fields: ['rust', 'pits', 'scale', 'oil', 'salt', 'phosphated', 'plating', 'bareDays'] },
   {
-    group: 'life',
-    fields: ['category', 'fluids', 'durability', 'heatC', 'sun', 'fuel', 'chips', 'concealed', 'criticality'],
+    group: 'metal',
+    fields: ['kind', 'substrate', 'thicknessMm', 'massKg', 'areaM2', 'hardened', 'tooBigFor'],
   },
-  { group: 'finish', fields: ['finish', 'metallic', 'dark', 'colourUndecided', 'reach', 'isPair'] },
+  {
+    group: 'joints',
+    fields: ['assembled', 'features', 'seamsRinse', 'clearanceUm', 'otherMetal', 'leaks', 'lagging'],
+  },
 ];
 
 /** Whether an answer can change anything for this part: the rest is not asked. */
@@ -195,12 +177,15 @@ const NOTHING_UNUSUAL: Partial<Survey> = {
   metallic: 'no',
   dark: 'no',
 };
-/** The open ones among them, and no more than 60 °C and no other metal, as answers. */
+/** The open ones among them, no more than 60 °C and no other metal, and what is usual for its kind, as answers looked at. */
 export function nothingUnusual(s: Survey): Partial<Survey> {
-  const open = Object.entries(NOTHING_UNUSUAL).filter(([f]) => s[f as SurveyField] === 'unknown');
+  const open = Object.entries(NOTHING_UNUSUAL).filter(
+    ([f]) => s[f as SurveyField] === 'unknown' && isAsked(f as SurveyField, s),
+  );
   return {
     ...(Object.fromEntries(open) as Partial<Survey>),
     ...(s.heatC === null ? { heatC: 60 } : {}),
     ...(s.otherMetal === 'unknown' ? { otherMetal: null } : {}),
+    ...(s.usual.length > 0 ? { usual: [] } : {}),
   };
 }

@@ -1,4 +1,4 @@
-import { fFromC, L_PER_IMP_GAL, L_PER_US_GAL, M2_PER_FT2, UM_PER_MIL } from './factors.ts';
+import { fFromC, KG_PER_LB, L_PER_IMP_GAL, L_PER_US_GAL, M2_PER_FT2, UM_PER_MIL } from './factors.ts';
 
 /** The units a person reads in. Core never sees these: they apply at the edges only. */
 export interface UnitPreference {
@@ -6,9 +6,10 @@ export interface UnitPreference {
   readonly film: 'um' | 'mil';
   readonly area: 'm2' | 'ft2';
   readonly volume: 'L' | 'us' | 'imperial';
+  readonly mass: 'kg' | 'lb';
 }
 
-export const METRIC: UnitPreference = { temperature: 'C', film: 'um', area: 'm2', volume: 'L' };
+export const METRIC: UnitPreference = { temperature: 'C', film: 'um', area: 'm2', volume: 'L', mass: 'kg' };
 
 export interface Shown {
   readonly value: number;
@@ -42,6 +43,10 @@ export function showArea(areaM2: number, prefer: UnitPreference): Shown {
   return prefer.area === 'ft2'
     ? shown(areaM2 / M2_PER_FT2, 1, 'ft²')
     : shown(areaM2, areaM2 < 10 ? 2 : 1, 'm²');
+}
+export function showMass(massKg: number, prefer: UnitPreference): Shown {
+  const mass = prefer.mass === 'lb' ? massKg / KG_PER_LB : massKg;
+  return shown(mass, mass < 10 ? 1 : 0, prefer.mass === 'lb' ? 'lb' : 'kg');
 }
 /** Litres, or US / imperial fluid ounces below a pint and pints below a gallon. */
 export function showVolume(volumeL: number, prefer: UnitPreference): Shown {

@@ -66,21 +66,25 @@ export function SurfaceStrip({ stages, widthPx, label }: Props) {
     <div role="img" aria-label={label} className="flex" style={{ gap }}>
       {stages.map((s, i) => (
         <div key={i} style={{ width: each }} className="min-w-0">
-          <Column stage={s} width={each} />
-          <p className="figure mt-0.5 text-[12px] leading-tight font-semibold">
-            {s.what === null
-              ? 'as found'
-              : (WHAT_WORDS[s.what] ?? STEP_WORDS[s.what]?.toLowerCase() ?? s.what).split(/[,:]| over /)[0]}
-          </p>
-          <p className="text-[12px] leading-tight text-quiet">
-            {s.standing.length === 0 ? 'clean' : s.standing.map((m) => standsWords(m, s)).join(', ')}
-          </p>
+          <StageColumn stage={s} width={each} />
+          <p className="figure mt-0.5 text-[12px] leading-tight font-semibold">{stageWords(s)}</p>
+          <p className="text-[12px] leading-tight text-quiet">{standingWords(s)}</p>
         </div>
       ))}
     </div>
   );
 }
 
+/** What was done last. */
+export const stageWords = (s: SurfaceStage): string =>
+  s.what === null
+    ? 'as found'
+    : s.what === 'again'
+      ? 'degrease again'
+      : (WHAT_WORDS[s.what] ?? STEP_WORDS[s.what]?.toLowerCase() ?? s.what).split(/[,:]| over /)[0]!;
+/** What still stands then. */
+export const standingWords = (s: SurfaceStage): string =>
+  s.standing.length === 0 ? 'clean' : s.standing.map((m) => standsWords(m, s)).join(', ');
 const standsWords = (m: Matter, s: SurfaceStage): string =>
   `${s.at.amounts[indexOfMatter(m)]! <= TRACES ? 'traces of ' : ''}${MATTER_WORDS[m]}`;
 
@@ -97,14 +101,44 @@ function bandsOf(amount: ReadonlyMap<Matter, number>, base: number) {
   return out;
 }
 
-function Column({ stage, width }: { readonly stage: SurfaceStage; readonly width: number }) {
+interface StageProps {
+  readonly stage: SurfaceStage;
+  /** As wide as its place, and only as tall as what stands, where no width is given. */
+  readonly width?: number;
+}
+const FITTED_WIDTH = 120;
+
+/** One moment of the metal as a slice. */
+export function StageColumn({ stage, width }: StageProps) {
+  const drawn = width ?? FITTED_WIDTH;
+  const top = width === undefined ? Math.max(0, topOf(stage) - 1) : 0;
+  return (
+    <svg
+      {...(width === undefined ? {} : { width })}
+      height={HEIGHT_PX - top}
+      viewBox={`0 ${top} ${drawn} ${HEIGHT_PX - top}`}
+      preserveAspectRatio="none"
+      aria-hidden="true"
+      className={width === undefined ? 'block w-full' : 'block'}
+    >
+      <Slice stage={stage} width={drawn} />
+    </svg>
+  );
+}
+const amountsOf = (stage: SurfaceStage): ReadonlyMap<Matter, number> =>
+  new Map(stage.standing.map((m) => [m, stage.at.amounts[indexOfMatter(m)]! / 16]));
+/** Where its uppermost band begins. */
+const topOf = (stage: SurfaceStage): number =>
+  Math.min(HEIGHT_PX - METAL_PX, ...bandsOf(amountsOf(stage), HEIGHT_PX - METAL_PX).map((b) => b.y));
+
+function Slice({ stage, width }: { readonly stage: SurfaceStage; readonly width: number }) {
   const { at } = stage;
   const base = HEIGHT_PX - METAL_PX;
   const depth = at.profileUm === null ? 0 : Math.min(6, at.profileUm[0] / 8 + 1);
-  const amount = new Map(stage.standing.map((m) => [m, at.amounts[indexOfMatter(m)]! / 16]));
+  const amount = amountsOf(stage);
   const bands = bandsOf(amount, base);
   return (
-    <svg width={width} height={HEIGHT_PX} aria-hidden="true" className="block">
+    <>
       {bands.map(({ matter: m, y, h }) => {
         const [colour, dash] = LOOKS[m] ?? ['#8b7a93', '2 2'];
         return dash ? (
@@ -130,7 +164,7 @@ function Column({ stage, width }: { readonly stage: SurfaceStage; readonly width
           ))
         : null}
       {at.isBurnished ? <path d={`M0 ${base}H${width}`} stroke="var(--panel)" strokeWidth={1.5} /> : null}
-    </svg>
+    </>
   );
 }
 

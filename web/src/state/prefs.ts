@@ -37,6 +37,13 @@ export const usePrefs = create<Prefs>()(
       setBenchHours: (benchHours) => set({ benchHours }),
       setRulerPlace: (rulerPlaceId) => set({ rulerPlaceId }),
     }),
-    { name: 'calvetta-prefs' },
+    {
+      name: 'calvetta-prefs',
+      // A device from before a unit was asked takes the usual one.
+      merge: (kept, now) => {
+        const old = kept as Partial<Prefs> | undefined;
+        return { ...now, ...old, units: { ...now.units, ...old?.units } };
+      },
+    },
   ),
 );

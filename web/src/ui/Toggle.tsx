@@ -1,12 +1,13 @@
 import { ToggleGroup } from 'radix-ui';
-import type { ReactNode } from 'react';
+import type { CSSProperties, ReactNode } from 'react';
 
 /** How the keys of a group look: one size for a form, one for a line above a list. */
 const SIZES = {
   form: 'min-h-9 rounded-sm px-3',
   line: 'figure min-h-8 px-2 text-[13px] whitespace-nowrap',
   small: 'min-h-7 rounded-sm px-2 text-[13px]',
-  picture: 'w-[86px] p-0.5 text-[13px] leading-tight',
+  picture: 'flex max-w-[92px] flex-col items-center p-0.5 text-[13px] leading-tight',
+  drawing: 'flex flex-col items-center p-1 text-[13px] leading-tight',
 } as const;
 type Size = keyof typeof SIZES;
 
@@ -22,8 +23,8 @@ interface Common<T extends string> {
 }
 
 const key = (size: Size): string =>
-  size === 'picture'
-    ? `${SIZES.picture} border-2 border-transparent hover:border-line data-[state=on]:border-chosen data-[state=on]:font-semibold`
+  size === 'picture' || size === 'drawing'
+    ? `${SIZES[size]} border-2 border-transparent hover:border-line data-[state=on]:border-chosen data-[state=on]:font-semibold`
     : `${SIZES[size]} border border-line bg-panel hover:border-ink pointer-coarse:min-h-11 data-[state=on]:border-chosen data-[state=on]:bg-chosen data-[state=on]:text-chosen-ink`;
 
 /** One of a few, all in sight: one touch, arrows between them, no menu. */
@@ -32,9 +33,14 @@ export function OneOf<T extends string>({
   options,
   size = 'form',
   className = 'flex flex-wrap gap-1',
+  style,
   value,
   onChange,
-}: Common<T> & { readonly value: T | null; readonly onChange: (value: T) => void }) {
+}: Common<T> & {
+  readonly value: T | null;
+  readonly style?: CSSProperties | undefined;
+  readonly onChange: (value: T) => void;
+}) {
   return (
     <ToggleGroup.Root
       type="single"
@@ -43,6 +49,7 @@ export function OneOf<T extends string>({
       // A second touch on the chosen one leaves it chosen.
       onValueChange={(v) => (v === '' ? undefined : onChange(v as T))}
       className={className}
+      {...(style ? { style } : {})}
     >
       {options.map((o) => (
         <ToggleGroup.Item key={o.value} value={o.value} className={key(size)}>

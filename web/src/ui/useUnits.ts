@@ -1,4 +1,12 @@
-import { showArea, showDifference, showFilm, showTemperature, showVolume, type Shown } from '@calvetta/core';
+import {
+  showArea,
+  showDifference,
+  showFilm,
+  showMass,
+  showTemperature,
+  showVolume,
+  type Shown,
+} from '@calvetta/core';
 import { usePrefs } from '../state/prefs.ts';
 
 const text = (s: Shown): string => `${s.text} ${s.unit}`;
@@ -15,6 +23,7 @@ export function useUnits() {
     spread: (k: number, digits = 1): string => text(showDifference(k, units, digits)),
     film: (um: number): string => text(showFilm(um, units)),
     area: (m2: number | null): string => (m2 === null ? '—' : text(showArea(m2, units))),
+    mass: (kg: number | null): string => (kg === null ? '—' : text(showMass(kg, units))),
     volume: (ml: number): string => text(showVolume(ml / 1000, units)),
     pct: (p: number | null, digits = 0): string => (p === null ? '—' : `${p.toFixed(digits)} %`),
   };

@@ -87,6 +87,7 @@ export function randomSurvey(random: Random): Survey {
     colourGroup: random() < 0.2 ? 'group' : null,
     isPair: random() < 0.2,
     practice: random() < 0.9 ? {} : { tool: pick(['gun', 'brush']), undecided: 'whole-system' },
+    usual: [],
   };
 }
 

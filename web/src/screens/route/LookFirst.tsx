@@ -1,5 +1,5 @@
 import type { StepGate } from '@calvetta/core';
-import { ANSWER_WORDS, LOOK_WORDS, SURVEY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+import { ANSWER_WORDS, findOutWords, SURVEY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
 import { useMoney } from '../../ui/money.ts';
 
 /** A look the route rests on: what passes, how to find out, and what it comes to otherwise. */
@@ -9,8 +9,8 @@ export function LookFirst({ gate }: { readonly gate: StepGate }) {
   const field = SURVEY_WORDS[gate.field as keyof typeof SURVEY_WORDS];
   return (
     <p className="border-l-4 border-mark bg-ground px-2 py-1 text-[13px]">
-      <b className="font-semibold">Look first: {field.toLowerCase().replace('°c', '°C')}.</b> Goes on where it
-      is {gate.passes.map((p) => ANSWER_WORDS[p] ?? p).join(' or ')}. {LOOK_WORDS[gate.field] ?? ''}
+      <b className="font-semibold">Look first: {field.toLowerCase()}.</b> Goes on where it is{' '}
+      {gate.passes.map((p) => ANSWER_WORDS[p] ?? p).join(' or ')}. {findOutWords(gate.field)}
       {other ? (
         <span className="text-quiet">
           {' '}

@@ -1,6 +1,16 @@
-import type { Advice, Family, ShopMeans, Survey } from '@calvetta/core';
+import { Link } from 'react-router';
+import type { Advice, AskedField, Choice, Family, ShopMeans, Survey } from '@calvetta/core';
 import { QUALITY_WORDS, WAY_WORDS } from '@calvetta/contract/words';
-import { actsWords, asked, layersWords, refusedName, remedyWords, wouldHold } from './reasons.ts';
+import { StopShort, type StopAt } from '../../drawings/StopShort.tsx';
+import {
+  actsWords,
+  asked,
+  layersWords,
+  refusedName,
+  remedyWords,
+  wouldHold,
+  type Mending,
+} from './reasons.ts';
 import { RuleLine } from './RuleLine.tsx';
 
 interface Props {
@@ -8,30 +18,40 @@ interface Props {
   readonly survey: Survey;
   readonly means: ShopMeans;
   readonly families: ReadonlyMap<string, Family>;
+  /** Opens a question of the sheet. */
+  readonly onAsk: (field: AskedField) => void;
+  readonly onAnswer: (patch: Partial<Survey>) => void;
+  /** Opens a route that holds but lost its place. */
+  readonly onLook: (choice: Choice) => void;
 }
 
-/** What is in no route, by which rule, and what would make it possible. Methods are folded away. */
-export function RefusedStrip({ advice, survey, means, families }: Props) {
-  const sheets = new Map([...families].map(([id, f]) => [id, f.sheet]));
+/** Where a rule stops a coat, by its topic. */
+const STOPS: Readonly<Record<string, StopAt>> = {
+  strip: 'metal',
+  prep: 'metal',
+  surface: 'metal',
+  metal: 'metal',
+  etch: 'metal',
+  zinc: 'metal',
+  fit: 'metal',
+  over: 'over',
+};
+const STOP_WORDS: Readonly<Record<StopAt, string>> = {
+  metal: 'stops on the metal',
+  over: 'stops over the coat under it',
+  life: 'stops at what it has to stand',
+};
+const stopOf = (ruleId: string): StopAt => STOPS[ruleId.split('.')[0] ?? ''] ?? 'life';
+
+/** What is in no route, drawn to where it stops, by which rule, and the act that would mend it. Methods are folded away. */
+export function RefusedStrip(props: Props) {
+  const { advice, survey, families } = props;
   const list = (about: 'family' | 'method') =>
     advice.refused.filter((r) => r.about === about && r.reasons.length > 0);
   const waiting = advice.refused.filter((r) => r.about === 'family' && r.reasons.length === 0);
-  const card = (r: Advice['refused'][number]) => (
-    <section key={r.id} data-refused={r.id} className="min-w-0">
-      <h4 className="text-[15px]">{refusedName(r, sheets)}</h4>
-      <ul className="text-[14px]">
-        {r.reasons.slice(0, 2).map((x) => (
-          <RuleLine key={x.ruleId} tone="against" reason={x} />
-        ))}
-      </ul>
-      {wouldHold(r, survey, means).length > 0 ? (
-        <p className="text-[13px] text-quiet">Would hold with {wouldHold(r, survey, means).join(', or ')}.</p>
-      ) : null}
-    </section>
-  );
   return (
-    <section aria-label="Refused" className="border border-bad/40 bg-panel p-3">
-      <h2 className="text-[18px]">Refused</h2>
+    <section aria-label="Refused" className="border border-line bg-panel p-3">
+      <h2 className="text-[18px]">These stop short</h2>
       {advice.wouldHelp.length > 0 ? (
         <p className="mt-1 border-l-4 border-mark bg-ground px-2 py-1">
           What would open a route:{' '}
@@ -48,20 +68,84 @@ export function RefusedStrip({ advice, survey, means, families }: Props) {
           {[...new Set(waiting.flatMap((r) => r.asks))].slice(0, 4).map(asked).join(', ')}.
         </p>
       ) : null}
-      <div className="mt-2 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">{list('family').map(card)}</div>
-      <Unshown advice={advice} families={families} />
+      <div className="mt-2 grid gap-x-5 gap-y-4 sm:grid-cols-2 2xl:grid-cols-3">
+        {list('family').map((r) => (
+          <Stopped key={r.id} refused={r} {...props} />
+        ))}
+      </div>
+      <Unshown {...props} families={families} />
       <details className="mt-3">
         <summary className="figure cursor-pointer text-[15px]">
           Ways of stripping refused: {list('method').length}
         </summary>
-        <div className="mt-2 grid gap-4 sm:grid-cols-2 xl:grid-cols-3">{list('method').map(card)}</div>
+        <div className="mt-2 grid gap-4 sm:grid-cols-2 2xl:grid-cols-3">
+          {list('method').map((r) => (
+            <Stopped key={r.id} refused={r} {...props} />
+          ))}
+        </div>
       </details>
     </section>
   );
 }
 
+function Stopped({ refused: r, ...props }: Props & { readonly refused: Advice['refused'][number] }) {
+  const { survey, means, families } = props;
+  const sheets = new Map([...families].map(([id, f]) => [id, f.sheet]));
+  const mends = wouldHold(r, survey, means);
+  const at = stopOf(r.reasons[0]!.ruleId);
+  const family = r.about === 'family' ? families.get(r.id) : undefined;
+  return (
+    <section data-refused={r.id} className="flex min-w-0 gap-3">
+      {family ? <StopShort at={at} colour={family.sheet.bandColour} /> : null}
+      <div className="min-w-0 flex-1">
+        <h4 className="text-[15px] leading-tight first-letter:uppercase">{refusedName(r, sheets)}</h4>
+        {family ? <p className="text-[13px] text-quiet">{STOP_WORDS[at]}</p> : null}
+        <ul className="text-[14px]">
+          {r.reasons.slice(0, 2).map((x) => (
+            <RuleLine key={x.ruleId} tone="against" reason={x} />
+          ))}
+        </ul>
+        {mends.length > 0 ? (
+          <p className="text-[14px]">
+            Would hold with{' '}
+            {mends.map((m, i) => (
+              <span key={m.words}>
+                {i > 0 ? ', or ' : ''}
+                <MendLink mending={m} onAsk={props.onAsk} onAnswer={props.onAnswer} />
+              </span>
+            ))}
+            .
+          </p>
+        ) : null}
+      </div>
+    </section>
+  );
+}
+
+function MendLink({
+  mending: m,
+  onAsk,
+  onAnswer,
+}: { readonly mending: Mending } & Pick<Props, 'onAsk' | 'onAnswer'>) {
+  if (m.by === 'shop')
+    return (
+      <Link className="underline" to="/settings#practice">
+        {m.words}
+      </Link>
+    );
+  return (
+    <button
+      type="button"
+      className="text-left underline pointer-coarse:min-h-11"
+      onClick={() => (m.by === 'answer' ? onAsk(m.field) : onAnswer({ practice: m.practice }))}
+    >
+      {m.words}
+    </button>
+  );
+}
+
 /** Routes that hold and lost their place, each with the quality that cost it most. */
-function Unshown({ advice, families }: Pick<Props, 'advice' | 'families'>) {
+function Unshown({ advice, families, onLook }: Props) {
   if (advice.unshown.length === 0) return null;
   return (
     <details className="mt-3">
@@ -78,7 +162,14 @@ function Unshown({ advice, families }: Pick<Props, 'advice' | 'families'>) {
             <span className="text-quiet">
               · {u.figures.hours.toFixed(0)} h, {u.figures.days.toFixed(0)} days · less{' '}
               {QUALITY_WORDS[u.lostBy]}
-            </span>
+            </span>{' '}
+            <button
+              type="button"
+              className="underline pointer-coarse:min-h-11"
+              onClick={() => onLook(u.choice)}
+            >
+              look at its steps
+            </button>
           </li>
         ))}
       </ul>

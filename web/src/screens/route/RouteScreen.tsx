@@ -1,21 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import {
-  advise,
-  blankSurvey,
   familiesOf,
   meansFor,
   MATERIALS,
   routeWith,
-  stepsOfZone,
   surveyDoubts,
   type Advice,
-  type AdvisedRoute,
+  type AskedField,
   type Family,
-  type LayerChoice,
-  type Reason,
   type RouteStep,
   type ShopMeans,
+  type ProductSheet,
   type Survey,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
@@ -25,13 +21,15 @@ import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { AlsoFor } from './AlsoFor.tsx';
 import { EditSteps } from './EditSteps.tsx';
-import { actsWords, changed, layersWords } from './reasons.ts';
-import { RuleLine } from './RuleLine.tsx';
+import { KeepSurvey } from '../survey/KeepSurvey.tsx';
+import { actsWords, layersWords } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
-import { layersOfRoute, RouteCard } from './RouteCard.tsx';
-import { SurveyPanel } from './SurveyPanel.tsx';
+import { Rivals } from './Rivals.tsx';
+import { SurveyPanel } from '../survey/SurveyPanel.tsx';
+import { useSurvey } from '../survey/useSurvey.ts';
+import { useWorth } from '../survey/useWorth.ts';
 import { useSetRoute } from './useSetRoute.ts';
-import { Templates } from './Templates.tsx';
+import { Templates } from '../survey/Templates.tsx';
 
 /** Survey a part and choose its route: rivals side by side, what was refused and why, all judged here as answers change. */
 export default function RouteScreen() {
@@ -41,60 +39,48 @@ export default function RouteScreen() {
   const sheets = useSheets();
   if (!part.data || !shop.data || !sheets.data)
     return <Waiting error={part.error ?? shop.error ?? sheets.error} what="part" />;
-  return (
-    <Chooser
-      key={partId}
-      part={part.data}
-      means={shop.data.means}
-      families={familiesOf(sheets.data.sheets)}
-    />
-  );
-}
-
-/** What the part's own record already answers. */
-function firstSurvey(part: PartDetail): Survey {
-  if (part.survey) return part.survey;
-  return {
-    ...blankSurvey(part.card.substrate),
-    thicknessMm: part.thicknessMm,
-    massKg: part.massKg,
-    areaM2: part.card.areaM2,
-    colourGroup: part.colourGroup,
-    isPair: part.pairPartId !== null,
-  };
+  return <Chooser key={partId} part={part.data} means={shop.data.means} sheets={sheets.data.sheets} />;
 }
 
 interface ChooserProps {
   readonly part: PartDetail;
   readonly means: ShopMeans;
-  readonly families: ReadonlyMap<string, Family>;
+  readonly sheets: readonly ProductSheet[];
 }
 
-function Chooser({ part, means, families }: ChooserProps) {
-  const [survey, setSurvey] = useState(() => firstSurvey(part));
-  const [change, setChange] = useState<{ readonly came: string[]; readonly went: string[] } | null>(null);
+function Chooser({ part, means, sheets }: ChooserProps) {
+  const families = useMemo(() => familiesOf(sheets), [sheets]);
+  const surveying = useSurvey(part, means, families);
+  const { survey, advice, said, answer, undo } = surveying;
+  const worth = useWorth(survey, means, sheets);
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
+  const [asked, setAsked] = useState<AskedField | null>(null);
   const [also, setAlso] = useState<readonly string[]>([]);
-  const advice = useMemo(
-    () => advise({ survey, means, families, branches: true }),
-    [survey, means, families],
-  );
   const doubts = surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3);
-  const answer = (patch: Partial<Survey>): void => {
-    const next = { ...survey, ...patch };
-    setChange(changed(advice, advise({ survey: next, means, families })));
-    setSurvey(next);
-  };
-  const { use, isBusy } = useSetRoute({ part, survey, means, families, advice, also });
+  const { use, keep, isBusy } = useSetRoute({ part, survey, means, families, advice, also });
   return (
     <>
       <Head part={part} means={meansFor(survey, means)} isOwn={Object.keys(survey.practice).length > 0} />
-      <div className="grid items-start gap-4 p-4 lg:grid-cols-[320px_minmax(0,1fr)]">
-        <SurveyPanel survey={survey} advice={advice} doubts={doubts} house={means.schools} onAnswer={answer}>
+      <div className="grid items-start gap-4 p-4 lg:grid-cols-[384px_minmax(0,1fr)]">
+        <SurveyPanel
+          survey={survey}
+          partName={part.card.name}
+          advice={advice}
+          families={families}
+          doubts={doubts}
+          house={means.schools}
+          worth={worth}
+          said={said}
+          asked={asked}
+          onAsked={() => setAsked(null)}
+          onAnswer={answer}
+          onUndo={undo}
+        >
+          <KeepSurvey surveying={surveying} isBusy={isBusy} also={also.length} onKeep={keep} />
           <Templates survey={survey} onUse={answer} />
         </SurveyPanel>
         <div className="flex min-w-0 flex-col gap-4">
-          <Summary advice={advice} change={change} families={families} />
+          <Summary advice={advice} survey={survey} />
           <ZoneAnswers advice={advice} families={families} />
           <Rivals
             advice={advice}
@@ -106,7 +92,18 @@ function Chooser({ part, means, families }: ChooserProps) {
             onTwin={(r, layers) => setEditing(routeWith({ survey, means, families }, r, layers))}
           />
           <AlsoFor part={part} chosen={also} onChoose={setAlso} />
-          <RefusedStrip advice={advice} survey={survey} means={meansFor(survey, means)} families={families} />
+          <RefusedStrip
+            advice={advice}
+            survey={survey}
+            means={meansFor(survey, means)}
+            families={families}
+            onAsk={setAsked}
+            onAnswer={answer}
+            onLook={(choice) => {
+              const { steps } = advice.routes[0]!;
+              setEditing(routeWith({ survey, means, families }, { choice, steps, gates: [] }));
+            }}
+          />
         </div>
       </div>
       {editing ? (
@@ -162,105 +159,35 @@ function Head({ part, means, isOwn }: HeadProps) {
   );
 }
 
-/** The first few by name, the rest by number. */
-const few = (names: readonly string[]): string =>
-  names.length <= 4 ? names.join(', ') : `${names.slice(0, 3).join(', ')} and ${names.length - 3} more`;
-
-interface SummaryProps {
-  readonly advice: Advice;
-  readonly change: { readonly came: string[]; readonly went: string[] } | null;
-  readonly families: ReadonlyMap<string, Family>;
-}
-
-/** How many hold, and what the last answer changed. */
-function Summary({ advice, change, families }: SummaryProps) {
-  const name = (id: string): string => families.get(id)?.sheet.name ?? id;
+/** How many hold, and what they rest on that nobody has looked at. */
+function Summary({ advice, survey }: { readonly advice: Advice; readonly survey: Survey }) {
   const n = advice.refused.filter((r) => r.about === 'family' && r.reasons.length > 0).length;
+  const usual = survey.usual.length;
   return (
     <p role="status" className="text-[14px]">
       {advice.routes.every((r) => r.answer.kind === 'refer')
         ? 'No route holds yet'
         : `${advice.routes.length} routes hold, best first · ${[...new Set(advice.routes.map((r) => WAY_WORDS[r.way]))].join(', ')}`}{' '}
       · {n} families refused
-      {change && change.came.length > 0 ? (
-        <span className="text-good"> · that answer opened {few(change.came.map(name))}</span>
-      ) : null}
-      {change && change.went.length > 0 ? (
-        <span className="text-bad"> · that answer closed {few(change.went.map(name))}</span>
-      ) : null}
-      {change && change.came.length + change.went.length === 0 ? (
-        <span className="text-quiet"> · that answer changed no family</span>
+      {usual > 0 ? (
+        <span className="text-warn">
+          {' '}
+          · rests on {usual} {usual === 1 ? 'answer' : 'answers'} that {usual === 1 ? 'is' : 'are'} only
+          usual: look
+        </span>
       ) : null}
     </p>
   );
 }
 
-interface RivalsProps {
-  readonly advice: Advice;
-  readonly survey: Survey;
-  readonly families: ReadonlyMap<string, Family>;
-  readonly isBusy: boolean;
-  readonly onUse: (r: AdvisedRoute) => void;
-  readonly onEdit: (r: AdvisedRoute) => void;
-  readonly onTwin: (r: AdvisedRoute, layers: readonly LayerChoice[]) => void;
-}
-
-function Rivals({ advice, survey, families, isBusy, onUse, onEdit, onTwin }: RivalsProps) {
-  const fullUm = Math.max(
-    100,
-    ...advice.routes.map((r) =>
-      layersOfRoute(stepsOfZone(survey, r.steps, null), families).reduce((sum, l) => sum + l.dftUm, 0),
-    ),
-  );
-  const once = saidByAll(advice);
-  return (
-    <>
-      {once.length > 0 ? (
-        <details className="border border-line bg-panel px-3 py-2" open>
-          <summary className="figure cursor-pointer text-[15px]">For all of them</summary>
-          <ul className="gap-x-6 text-[14px] md:columns-2">
-            {once.map(({ reason, tone }) => (
-              <RuleLine key={reason.ruleId} tone={tone} reason={reason} />
-            ))}
-          </ul>
-        </details>
-      ) : null}
-      <div className="grid gap-3 sm:grid-cols-2 xl:grid-cols-3">
-        {advice.routes.map((r, i) => (
-          <RouteCard
-            key={r.routeId}
-            route={r}
-            survey={survey}
-            rank={i}
-            families={families}
-            fullUm={fullUm}
-            saidOnce={new Set(once.map((x) => x.reason.ruleId))}
-            isBusy={isBusy}
-            onUse={() => onUse(r)}
-            onEdit={() => onEdit(r)}
-            onTwin={(layers) => onTwin(r, layers)}
-          />
-        ))}
-      </div>
-    </>
-  );
-}
-
-/** What is said of every painted rival is said once, above them. */
-function saidByAll(advice: Advice): { readonly reason: Reason; readonly tone: 'for' | 'mind' }[] {
-  const painted = advice.routes.filter((r) => r.answer.kind === 'paint');
-  const [first, ...rest] = painted;
-  if (!first || rest.length === 0) return [];
-  const common = (of: (r: AdvisedRoute) => readonly Reason[]): readonly Reason[] =>
-    of(first).filter((x) => rest.every((r) => of(r).some((y) => y.ruleId === x.ruleId)));
-  return [
-    ...common((r) => r.warnings).map((reason) => ({ reason, tone: 'mind' as const })),
-    ...common((r) => r.preferences).map((reason) => ({ reason, tone: 'for' as const })),
-  ];
-}
-
 /** What was chosen for the zones of their own: the same in every rival. */
-function ZoneAnswers({ advice, families }: Pick<RivalsProps, 'advice' | 'families'>) {
+function ZoneAnswers({
+  advice,
+  families,
+}: {
+  readonly advice: Advice;
+  readonly families: ReadonlyMap<string, Family>;
+}) {
   if (advice.zones.length === 0) return null;
   return (
     <section aria-label="Zones" className="border border-line bg-panel p-3">

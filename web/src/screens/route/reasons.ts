@@ -1,11 +1,12 @@
 import {
   isOpen,
   RULES,
-  type Advice,
+  type AskedField,
   type Family,
   type Refused,
   type Remedy,
   type Rule,
+  type Schools,
   type ShopMeans,
   type Survey,
 } from '@calvetta/core';
@@ -40,11 +41,43 @@ export function remedyWords(r: Remedy, s: Survey): string {
   }
 }
 
+/** What a hand can do about a refusal: answer a question, do it otherwise here, or get what the shop lacks. */
+export type Mending = { readonly words: string } & (
+  | { readonly by: 'answer'; readonly field: AskedField }
+  | { readonly by: 'practice'; readonly practice: Survey['practice'] }
+  | { readonly by: 'shop' }
+);
+const answerTo = (field: keyof Survey): Mending => ({
+  by: 'answer',
+  field: field as AskedField,
+  words: `an answer to ${asked(field)}`,
+});
+/** The other side of a school that has two. */
+function otherSide(school: keyof Schools, s: Survey, means: ShopMeans): Mending {
+  const now = s.practice[school] ?? means.schools[school];
+  const other = Object.keys(SCHOOL_WORDS[school].options).find((o) => o !== now);
+  return {
+    by: 'practice',
+    practice: { ...s.practice, [school]: other },
+    words: `house practice: ${SCHOOL_WORDS[school].label.toLowerCase()}`,
+  };
+}
+function mendingOf(r: Remedy, s: Survey, means: ShopMeans): Mending {
+  switch (r.by) {
+    case 'survey':
+      return answerTo(r.field);
+    case 'school':
+      return otherSide(r.school, s, means);
+    default:
+      return { by: 'shop', words: remedyWords(r, s) };
+  }
+}
+
 /**
  * What would make a refused thing possible, at most three: an answer still open, a tool the shop lacks, a practice. What
  * is known of the part is not asked to be otherwise, and where one reason can be met by nothing, nothing is offered.
  */
-export function wouldHold(r: Refused, s: Survey, means: ShopMeans): string[] {
+export function wouldHold(r: Refused, s: Survey, means: ShopMeans): Mending[] {
   const makes = (x: Remedy): boolean =>
     x.by === 'survey'
       ? isOpen(s, x.field)
@@ -53,8 +86,8 @@ export function wouldHold(r: Refused, s: Survey, means: ShopMeans): string[] {
         : x.by === 'school';
   const each = r.reasons.map((x) => (ruleOf(x.ruleId)?.remedies ?? []).filter(makes));
   if (each.some((list) => list.length === 0)) return [];
-  const answers = r.asks.map((f) => `an answer to ${asked(f)}`);
-  return [...new Set([...each.flat().map((x) => remedyWords(x, s)), ...answers])].slice(0, 3);
+  const all = [...each.flat().map((x) => mendingOf(x, s, means)), ...r.asks.map(answerTo)];
+  return [...new Map(all.map((m) => [m.words, m])).values()].slice(0, 3);
 }
 
 export function refusedName(
@@ -83,11 +116,3 @@ export const layersWords = (
   layers
     .map((l) => `${families.get(l.familyId)?.sheet.name ?? l.familyId}${l.coats > 1 ? ` ×${l.coats}` : ''}`)
     .join(', ');
-
-/** What an answer changed: families that came in and families that went. */
-export function changed(before: Advice, after: Advice): { readonly came: string[]; readonly went: string[] } {
-  const out = (a: Advice): Set<string> =>
-    new Set(a.refused.filter((r) => r.about === 'family').map((r) => r.id));
-  const [was, is] = [out(before), out(after)];
-  return { came: [...was].filter((id) => !is.has(id)), went: [...is].filter((id) => !was.has(id)) };
-}

@@ -1,57 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
-import {
-  ACTS,
-  advise,
-  blankSurvey,
-  DEFAULT_SCHOOLS,
-  FULL_SHOP,
-  stagesOf,
-  surveyDoubts,
-  type Survey,
-} from '@calvetta/core';
+import { ACTS, advise, blankSurvey, FULL_SHOP, stagesOf, type Survey } from '@calvetta/core';
 import { SurfaceStrip } from '../../drawings/SurfaceStrip.tsx';
 import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
 import { EditSteps } from './EditSteps.tsx';
-import { changed, remedyWords, wouldHold } from './reasons.ts';
+import { remedyWords, wouldHold } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
-import { layersOfRoute, RouteCard } from './RouteCard.tsx';
-import { isAsked, nothingUnusual } from '@calvetta/core';
-import { shownAnswer } from './surveyWords.ts';
+import { layersOfRoute } from './layers.ts';
+import { Rivals } from './Rivals.tsx';
 import { AreaDialog } from '../../dialogs/AreaDialog.tsx';
-import { PracticeHere } from './PracticeHere.tsx';
 import { drawPage } from '../../test/page.tsx';
-import { SurveyPanel } from './SurveyPanel.tsx';
-import { fromTemplate } from './Templates.tsx';
-import { ZonesHere } from './ZonesHere.tsx';
 
 const ask = (s: Survey) => advise({ survey: s, means: FULL_SHOP, families: FAMILIES });
 const none = (): void => undefined;
-
-describe('what a part does otherwise than the house', () => {
-  it('is chosen and taken back, and leaves the rest to the house', () => {
-    const given: Partial<Survey>[] = [];
-    const draw = (s: Survey) =>
-      render(<PracticeHere survey={s} house={DEFAULT_SCHOOLS} onAnswer={(p) => given.push(p)} />);
-    const first = draw(blankSurvey('steel-plate'));
-    fireEvent.change(screen.getByLabelText('Laid on by'), { target: { value: 'brush' } });
-    expect(given[0]).toEqual({ practice: { tool: 'brush' } });
-    first.unmount();
-    draw({ ...blankSurvey('steel-plate'), practice: { tool: 'brush', etch: 'harden-scuff' } });
-    expect(screen.getByText('2 against the house')).toBeTruthy();
-    fireEvent.change(screen.getByLabelText('Laid on by'), { target: { value: '' } });
-    expect(given[1]).toEqual({ practice: { etch: 'harden-scuff' } });
-  });
-  it('changes the route: brushed here though the house sprays', () => {
-    const laidBy = (s: Survey) =>
-      new Set(
-        ask(s).routes.flatMap((r) => r.steps.flatMap((x) => (x.kind === 'topcoat' ? (x.tool ?? []) : []))),
-      );
-    expect([...laidBy(PLAIN)]).toEqual(['gun']);
-    expect([...laidBy({ ...PLAIN, practice: { tool: 'brush' } })]).toEqual(['brush']);
-  });
-});
 
 describe('the area worked out', () => {
   const draw = (s: Survey, onUse: (m2: number) => void = none) =>
@@ -80,96 +42,24 @@ describe('the area worked out', () => {
   });
 });
 
-describe('a template', () => {
-  it('brings its answers and leaves the part what is its own', () => {
-    const own = { ...blankSurvey('cast-steel'), areaM2: 0.3, isPair: true };
-    const made = fromTemplate(own, { ...PLAIN, rust: 'C' });
-    expect(made).toMatchObject({
-      rust: 'C',
-      substrate: 'cast-steel',
-      areaM2: 0.3,
-      isPair: true,
-      thicknessMm: 6,
-    });
-  });
-});
-
-describe('the survey sheet', () => {
-  const draw = (s: Survey, onAnswer: (p: Partial<Survey>) => void = none) =>
-    render(
-      <SurveyPanel
-        survey={s}
-        advice={ask(s)}
-        doubts={surveyDoubts(s, 7850)}
-        house={DEFAULT_SCHOOLS}
-        onAnswer={onAnswer}
-      />,
-    );
-  it('asks first what opens most, and nothing when all is known', () => {
-    const { unmount } = draw(blankSurvey('steel-plate'));
-    expect(screen.getByText('Answer next: these open most')).toBeTruthy();
-    unmount();
-    draw(PLAIN);
-    expect(screen.queryByText('Answer next: these open most')).toBeNull();
-  });
-  it('does not ask what cannot change anything', () => {
-    expect(isAsked('coatKind', { ...PLAIN, coating: 'none' })).toBe(false);
-    expect(isAsked('coatKind', { ...PLAIN, coating: 'sound' })).toBe(true);
-    expect(isAsked('rust', { ...PLAIN, substrate: 'aluminium-cast' })).toBe(false);
-    expect(isAsked('clearanceUm', { ...PLAIN, features: ['close-fit'] })).toBe(true);
-  });
-  it('hands over one answer at a time, and a figure that is none as not known', () => {
-    const answers: Partial<Survey>[] = [];
-    draw(PLAIN, (p) => answers.push(p));
-    fireEvent.change(screen.getByLabelText('Rust'), { target: { value: 'D' } });
-    fireEvent.change(screen.getByLabelText('Thickness, mm'), { target: { value: '4,5' } });
-    fireEvent.change(screen.getByLabelText('Thickness, mm'), { target: { value: 'thin' } });
-    fireEvent.click(screen.getByRole('button', { name: 'white metal' }));
-    expect(answers).toEqual([
-      { rust: 'D' },
-      { thicknessMm: 4.5 },
-      { thicknessMm: null },
-      { features: ['white-metal'] },
-    ]);
-  });
-  it('questions a contradiction', () => {
-    draw({ ...PLAIN, areaM2: 90 });
-    expect(screen.getByRole('alert').textContent).toContain('can that be?');
-  });
-  it('“nothing unusual” answers only what is open, and never what must be looked at', () => {
-    const given = nothingUnusual({ ...blankSurvey('steel-plate'), fuel: 'yes' });
-    expect(given).not.toHaveProperty('fuel');
-    for (const f of ['rust', 'pits', 'coating', 'legacy', 'category', 'sun', 'oil'])
-      expect(given).not.toHaveProperty(f);
-    expect(nothingUnusual(PLAIN)).toEqual({});
-  });
-  it('shows an answer in words, and nothing where nothing is known', () => {
-    expect(shownAnswer('rust', PLAIN)).toBe('B: scale flaking, rust begun');
-    expect(shownAnswer('features', PLAIN)).toBe('none');
-    expect(shownAnswer('sun', blankSurvey('steel-plate'))).toBeNull();
-    expect(shownAnswer('otherMetal', PLAIN)).toBe('no');
-  });
-});
-
 describe('reasons in words', () => {
-  it('says what an answer opened and closed', () => {
-    const c = changed(ask(PLAIN), ask({ ...PLAIN, phosphated: 'yes' }));
-    expect(c.went).toContain('zinc-epoxy');
-    expect(c.came).toEqual([]);
-  });
   it('asks for an answer where none was given, for another where one was', () => {
     expect(remedyWords({ by: 'survey', field: 'heatC' }, blankSurvey('steel-plate'))).toBe(
-      'an answer to “hottest in service, °C”',
+      'an answer to “hottest in service”',
     );
     expect(remedyWords({ by: 'survey', field: 'heatC' }, PLAIN)).toBe(
-      'another answer to “hottest in service, °C”',
+      'another answer to “hottest in service”',
     );
     expect(remedyWords({ by: 'facility', facility: 'grit' }, PLAIN)).toBe('blasting, grit and fine media');
   });
   it('a refused family says what would make it hold', () => {
     const s: Survey = { ...PLAIN, colourUndecided: true };
     const gloss = ask(s).refused.find((r) => r.id === 'gloss-2k')!;
-    expect(wouldHold(gloss, s, FULL_SHOP)).toContain('house practice: colour undecided');
+    expect(wouldHold(gloss, s, FULL_SHOP)).toContainEqual({
+      by: 'practice',
+      practice: { undecided: 'whole-system' },
+      words: 'house practice: colour undecided',
+    });
   });
   it('what is known of the part is not asked to be otherwise: zinc on aluminium offers no answer about heat', () => {
     const s: Survey = { ...PLAIN, substrate: 'aluminium-cast', rust: 'none' };
@@ -181,28 +71,52 @@ describe('reasons in words', () => {
 
 describe('rivals and what was refused', () => {
   const advice = ask(PLAIN);
-  it('a card names its coats, its days, hours, cost and film, and opens to every step', () => {
-    const route = advice.routes[0]!;
+  const draw = (s: Survey, used: string[] = []) =>
     drawPage(
-      <RouteCard
-        route={route}
-        survey={PLAIN}
-        rank={0}
+      <Rivals
+        advice={ask(s)}
+        survey={s}
         families={FAMILIES}
-        fullUm={300}
-        saidOnce={new Set()}
-        onUse={none}
+        isBusy={false}
+        onUse={(r) => used.push(r.routeId)}
         onEdit={none}
         onTwin={none}
-        isBusy={false}
       />,
     );
-    const card = screen.getByRole('article');
-    for (const l of route.choice.layers)
-      expect(card.textContent).toContain(FAMILIES.get(l.familyId)!.sheet.name);
-    expect(card.textContent).toContain(`${route.figures.hours.toFixed(1)} h`);
-    expect(card.textContent).toContain(`€${route.figures.cost.toFixed(0)}`);
-    expect(within(card).getAllByRole('listitem').length).toBeGreaterThan(route.steps.length);
+  it('each rival shows its coats, its days, hours and cost; the chosen one opens to every step', () => {
+    draw(PLAIN);
+    advice.routes.forEach((route) => {
+      const column = document.querySelector(`[data-route="${route.routeId}"]`)!;
+      for (const l of route.choice.layers)
+        expect(column.textContent).toContain(FAMILIES.get(l.familyId)!.sheet.name);
+      expect(column.textContent).toContain(`${route.figures.hours.toFixed(1)} h`);
+      expect(column.textContent).toContain(`€${route.figures.cost.toFixed(0)}`);
+    });
+    const detail = screen.getByRole('article');
+    expect(within(detail).getAllByRole('listitem').length).toBeGreaterThan(advice.routes[0]!.steps.length);
+  });
+  it('a touch on a rival reads it, and that one is used', () => {
+    const used: string[] = [];
+    draw(PLAIN, used);
+    fireEvent.click(screen.getAllByRole('radio')[2]!);
+    expect(screen.getByRole('article').getAttribute('aria-label')).toContain(
+      FAMILIES.get(advice.routes[2]!.choice.layers[0]!.familyId)!.sheet.name,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Use this route' }));
+    expect(used).toEqual([advice.routes[2]!.routeId]);
+  });
+  it('a loss stands at its level: hours more in the preparation are not said of the coats', () => {
+    draw(PLAIN);
+    const byHand = advice.routes.findIndex((r, i) => i > 0 && r.way === 'hand');
+    const [lead, hand] = [advice.routes[0]!, advice.routes[byHand]!];
+    const sameCoats = JSON.stringify(lead.choice.layers) === JSON.stringify(hand.choice.layers);
+    expect(sameCoats).toBe(true);
+    const column = screen.getAllByRole('radio')[byHand]!;
+    const [coats, preparation] = [...column.children].filter((c) =>
+      /before the first coat| by gun/.test(c.textContent),
+    );
+    expect(coats!.textContent).not.toMatch(/[+−]\d.* h/);
+    expect(preparation!.textContent).toMatch(/before the first coat/);
   });
   it('draws one band for every coat, none for cavity wax', () => {
     const boxed = ask({ ...PLAIN, features: ['box-section'] }).routes[0]!;
@@ -213,13 +127,41 @@ describe('rivals and what was refused', () => {
     const s: Survey = { ...PLAIN, phosphated: 'yes', sun: 'unknown' };
     render(
       <MemoryRouter>
-        <RefusedStrip advice={ask(s)} survey={s} means={FULL_SHOP} families={FAMILIES} />
+        <RefusedStrip
+          advice={ask(s)}
+          survey={s}
+          means={FULL_SHOP}
+          families={FAMILIES}
+          onAsk={none}
+          onAnswer={none}
+          onLook={none}
+        />
       </MemoryRouter>,
     );
     expect(
       screen.getAllByText(/A phosphate film keeps the zinc from touching the steel/).length,
     ).toBeGreaterThan(0);
     expect(screen.queryByText('Not known')).toBeNull();
+  });
+  it('the act that would mend a refusal is one press: house practice is changed here', () => {
+    const s: Survey = { ...PLAIN, colourUndecided: true };
+    const answers: Partial<Survey>[] = [];
+    render(
+      <MemoryRouter>
+        <RefusedStrip
+          advice={ask(s)}
+          survey={s}
+          means={FULL_SHOP}
+          families={FAMILIES}
+          onAsk={none}
+          onAnswer={(p) => answers.push(p)}
+          onLook={none}
+        />
+      </MemoryRouter>,
+    );
+    const gloss = document.querySelector<HTMLElement>('[data-refused="gloss-2k"]')!;
+    fireEvent.click(within(gloss).getByRole('button', { name: 'house practice: colour undecided' }));
+    expect(answers).toEqual([{ practice: { undecided: 'whole-system' } }]);
   });
 });
 
@@ -233,20 +175,6 @@ describe('what is on the metal', () => {
     expect(drawn.textContent).toContain('as found');
     expect(drawn.textContent).toContain('mill scale');
     expect(drawn.textContent).toContain('clean');
-  });
-  it('a hot manifold is a zone: added, made hot, taken out', () => {
-    const given: Partial<Survey>[] = [];
-    const draw = (s: Survey) => render(<ZonesHere survey={s} onAnswer={(p) => given.push(p)} />);
-    const first = draw(PLAIN);
-    fireEvent.change(screen.getByLabelText('Name of a new zone'), { target: { value: 'Manifold' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Add' }));
-    expect(given[0]!.zones![0]).toMatchObject({ name: 'Manifold', kind: 'outside', heatC: 40 });
-    first.unmount();
-    draw({ ...PLAIN, zones: given[0]!.zones! });
-    fireEvent.change(screen.getByLabelText('Hottest of Manifold, °C'), { target: { value: '550' } });
-    expect(given[1]!.zones![0]!.heatC).toBe(550);
-    fireEvent.click(screen.getByRole('button', { name: 'take out' }));
-    expect(given[2]).toEqual({ zones: [] });
   });
 });
 

@@ -13,6 +13,7 @@ import type { PartDetail } from '@calvetta/contract';
 import { getPart } from '../../api/client.ts';
 import { isRefusal, refusedWords } from '../../record/refusal.ts';
 import { useRecord } from '../../record/useRecord.ts';
+import { useDrafts } from '../../state/drafts.ts';
 import { useNotices } from '../../state/notices.ts';
 
 /** A route about to be set. */
@@ -39,15 +40,26 @@ export function useSetRoute({ part, survey, means, families, advice, also }: Ask
   const say = useNotices((s) => s.say);
   const [isBusy, setBusy] = useState(false);
 
+  const drop = useDrafts((s) => s.drop);
+  const commonOf = (of: PartDetail) => ({
+    partId: of.card.partId,
+    partName: of.card.name,
+    face: null,
+    happenedMs: Date.now(),
+    endedMs: null,
+  });
+  const storeSurvey = async (of: PartDetail, own: Survey): Promise<void> => {
+    await record({ ...commonOf(of), kind: 'surveyed', body: { survey: own } });
+    drop(of.card.partId);
+  };
   const store = async (
     of: PartDetail,
     own: Survey,
     steps: readonly RouteStep[],
     c: Chosen,
   ): Promise<void> => {
-    const { partId, name: partName } = of.card;
-    const common = { partId, partName, face: null, happenedMs: Date.now(), endedMs: null };
-    await record({ ...common, kind: 'surveyed', body: { survey: own } });
+    await storeSurvey(of, own);
+    const common = commonOf(of);
     const reason = c.reason === null ? {} : { reason: c.reason };
     const body = { routeId: c.routeId.slice(0, 400), origin: c.origin, steps, ...reason };
     const warnings = advice.routes.find((r) => r.routeId === c.routeId)?.warnings ?? [];
@@ -68,21 +80,39 @@ export function useSetRoute({ part, survey, means, families, advice, also }: Ask
     }
     return refused;
   };
-  const use = (c: Chosen): void => {
+  const guarded = (work: Promise<unknown>): void => {
     setBusy(true);
-    void storeAll(c)
-      .then((refused) => {
+    void work
+      .catch((e: unknown) =>
+        say({ tone: 'trouble', text: refusedWords(e, 'It could not be stored; try again.') }),
+      )
+      .finally(() => setBusy(false));
+  };
+  /** The survey alone, for the part and for those like it: the route is chosen another evening. */
+  const keep = (): void => {
+    const all = async (): Promise<void> => {
+      await storeSurvey(part, survey);
+      for (const id of also) {
+        const other = await getPart(id);
+        await storeSurvey(other, surveyAlike(other, survey));
+      }
+      say({
+        tone: 'done',
+        text: also.length === 0 ? 'Survey kept' : `Survey kept for ${also.length + 1} parts`,
+      });
+    };
+    guarded(all());
+  };
+  const use = (c: Chosen): void =>
+    guarded(
+      storeAll(c).then((refused) => {
         if (refused.length > 0)
           say({
             tone: 'trouble',
             text: `Surveyed, but this route does not hold for ${refused.join(', ')}: choose theirs.`,
           });
         return navigate(`/parts/${encodeURIComponent(part.card.partId)}`);
-      })
-      .catch((e: unknown) =>
-        say({ tone: 'trouble', text: refusedWords(e, 'It could not be stored; try again.') }),
-      )
-      .finally(() => setBusy(false));
-  };
-  return { use, isBusy };
+      }),
+    );
+  return { use, keep, isBusy };
 }

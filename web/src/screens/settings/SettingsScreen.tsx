@@ -181,6 +181,10 @@ function Units() {
         { value: 'us', text: 'US' },
         { value: 'imperial', text: 'imperial' },
       ])}
+      {unit('mass', 'Mass', [
+        { value: 'kg', text: 'kg' },
+        { value: 'lb', text: 'lb' },
+      ])}
       <p className="text-quiet">
         So 75 µm reads {units.film(75)}, 4.2 m² reads {units.area(4.2)}, and a 3 K margin reads{' '}
         {units.kelvin(3)}. Any field still takes “72 F”, “3 mil” or “1 1/2 pt”.

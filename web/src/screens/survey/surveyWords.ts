@@ -2,10 +2,12 @@ import type { Survey, SurveyField, SurveyGroup } from '@calvetta/core';
 import { ANSWER_WORDS, KIND_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
 
 export const GROUP_TITLES: Readonly<Record<SurveyGroup, string>> = {
-  part: 'The part',
-  'as-found': 'As found',
-  life: 'Its life',
-  finish: 'Finish',
+  life: 'Where it lives',
+  finish: 'What is wanted on it',
+  coats: 'Old paint',
+  face: 'Its face',
+  metal: 'The metal',
+  joints: 'Inside, openings, joints',
 };
 
 export const answerWord = (value: string): string =>

@@ -1,0 +1,116 @@
+import type { ReactNode } from 'react';
+import {
+  nothingUnusual,
+  type Advice,
+  type AskedField,
+  type Family,
+  type Schools,
+  type Survey,
+  type SurveyDoubt,
+} from '@calvetta/core';
+import { SURVEY_WORDS } from '@calvetta/contract/words';
+import { Button } from '../../ui/Button.tsx';
+import { useUnits } from '../../ui/useUnits.ts';
+import { KindPicker } from './KindPicker.tsx';
+import { PracticeHere } from './PracticeHere.tsx';
+import { Questions } from './Questions.tsx';
+import { SheetSection } from './SheetSection.tsx';
+import type { Said } from './useSurvey.ts';
+import { ZonesHere } from './ZonesHere.tsx';
+
+interface Props {
+  readonly survey: Survey;
+  readonly partName: string;
+  readonly advice: Advice;
+  readonly families: ReadonlyMap<string, Family>;
+  readonly doubts: readonly SurveyDoubt[];
+  readonly house: Schools;
+  readonly worth: ReadonlyMap<AskedField, number>;
+  readonly said: Said | null;
+  /** An answer that was asked for elsewhere on the page: its level opens at it. */
+  readonly asked: AskedField | null;
+  readonly onAsked: () => void;
+  /** What stands above the questions. */
+  readonly children?: ReactNode;
+  readonly onAnswer: (patch: Partial<Survey>) => void;
+  readonly onUndo: () => void;
+}
+
+/** The survey by looking: what it is, what the eye sees, and the whole sheet one touch away. */
+export function SurveyPanel(props: Props) {
+  const { survey, partName, advice, families, doubts, house, worth, said, onAnswer, onUndo, children } =
+    props;
+  const { asked, onAsked } = props;
+  return (
+    <section aria-label="Survey" className="flex min-w-0 flex-col gap-3 border border-line bg-panel p-3">
+      <h2 className="sr-only">Survey</h2>
+      <KindPicker survey={survey} name={partName} onAnswer={onAnswer} />
+      {doubts.map((d) => (
+        <p key={d.code} role="alert" className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
+          {d.got}: can that be? {d.accepts}.
+        </p>
+      ))}
+      <Questions
+        survey={survey}
+        advice={advice}
+        families={families}
+        worth={worth}
+        said={said}
+        onAnswer={onAnswer}
+        onUndo={onUndo}
+      />
+      <NothingUnusual survey={survey} onAnswer={onAnswer} />
+      <SheetSection survey={survey} asked={asked} onAsked={onAsked} onAnswer={onAnswer} />
+      <ZonesHere survey={survey} onAnswer={onAnswer} />
+      <PracticeHere survey={survey} house={house} onAnswer={onAnswer} />
+      {children}
+    </section>
+  );
+}
+
+/** One touch for whoever has looked: what it says is written out before it is said. */
+function NothingUnusual({ survey, onAnswer }: Pick<Props, 'survey' | 'onAnswer'>) {
+  const units = useUnits();
+  const patch = nothingUnusual(survey);
+  const fields = Object.keys(patch).filter((f) => f !== 'heatC' && f !== 'usual') as (keyof Survey)[];
+  if (Object.keys(patch).length === 0) return null;
+  return (
+    <div>
+      <Button className="w-full whitespace-normal!" onClick={() => onAnswer(patch)}>
+        I looked: nothing else unusual
+      </Button>
+      <p className="mt-1 text-[13px] text-quiet">
+        That says:{' '}
+        {fields.length > 0
+          ? `no ${fields.map((f) => PLAIN[f] ?? SURVEY_WORDS[f].toLowerCase()).join(', ')}`
+          : ''}
+        {patch.heatC === undefined
+          ? ''
+          : `${fields.length > 0 ? '; ' : ''}no hotter than ${units.temp(60, 0)}`}
+        {patch.usual === undefined
+          ? ''
+          : `${fields.length > 0 || patch.heatC !== undefined ? '; ' : ''}what is usual for it is so`}
+        .
+      </p>
+    </div>
+  );
+}
+/** The same answers in the words of a no. */
+const PLAIN: Readonly<Partial<Record<keyof Survey, string>>> = {
+  assembled: 'parts inside',
+  hardened: 'hard steel',
+  scale: 'mill scale',
+  salt: 'salt from coast or road',
+  oldFiller: 'old filler',
+  glue: 'glue',
+  priorPrimer: 'bare primer',
+  phosphated: 'phosphate film',
+  lagging: 'lagging',
+  leaks: 'leaks or cracks',
+  fuel: 'fuel or oil dripping',
+  chips: 'stones or tools',
+  concealed: 'place out of sight',
+  metallic: 'metallic colour',
+  dark: 'dark colour',
+  otherMetal: 'other metal against it',
+};

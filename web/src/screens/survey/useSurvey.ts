@@ -1,0 +1,95 @@
+import { useMemo, useState } from 'react';
+import {
+  advise,
+  answered,
+  blankSurvey,
+  movesOf,
+  type Advice,
+  type AskedField,
+  type Family,
+  type Moves,
+  type ShopMeans,
+  type Survey,
+} from '@calvetta/core';
+import type { PartDetail } from '@calvetta/contract';
+import { useDrafts } from '../../state/drafts.ts';
+
+/** What the part's own record already answers. */
+function firstSurvey(part: PartDetail): Survey {
+  if (part.survey) return part.survey;
+  return {
+    ...blankSurvey(part.card.substrate),
+    thicknessMm: part.thicknessMm,
+    massKg: part.massKg,
+    areaM2: part.card.areaM2,
+    colourGroup: part.colourGroup,
+    isPair: part.pairPartId !== null,
+  };
+}
+
+/** An answer given a moment ago, and what it moved. */
+export interface Said {
+  readonly fields: readonly AskedField[];
+  readonly before: Survey;
+  readonly moves: Moves;
+}
+
+interface Surveying {
+  readonly survey: Survey;
+  readonly advice: Advice;
+  readonly said: Said | null;
+  /** Answers are here that the record does not hold. */
+  readonly isDraft: boolean;
+  /** Somebody stored another survey since these answers were begun. */
+  readonly isOvertaken: boolean;
+  readonly answer: (patch: Partial<Survey>) => void;
+  readonly undo: () => void;
+  /** Lets the answers given here go and takes what is on record. */
+  readonly drop: () => void;
+}
+
+/** A survey under way: its answers are kept on this device until they are stored, so that leaving the page loses none. */
+export function useSurvey(
+  part: PartDetail,
+  means: ShopMeans,
+  families: ReadonlyMap<string, Family>,
+): Surveying {
+  const { partId } = part.card;
+  const draft = useDrafts((s) => s.surveys[partId]);
+  const put = useDrafts((s) => s.put);
+  const drop = useDrafts((s) => s.drop);
+  const stored = JSON.stringify(part.survey);
+  const onRecord = useMemo(() => firstSurvey(part), [part]);
+  const survey = draft?.survey ?? onRecord;
+  const advice = useMemo(
+    () => advise({ survey, means, families, branches: true }),
+    [survey, means, families],
+  );
+  const [said, setSaid] = useState<Said | null>(null);
+  const begun = draft?.begunFrom ?? stored;
+  return {
+    survey,
+    advice,
+    said,
+    isDraft: draft !== undefined,
+    isOvertaken: draft !== undefined && begun !== stored,
+    answer: (patch) => {
+      const next = answered(survey, patch);
+      const moves = movesOf(advice, advise({ survey: next, means, families }));
+      setSaid({
+        fields: Object.keys(patch).filter((f) => f !== 'usual') as AskedField[],
+        before: survey,
+        moves,
+      });
+      put(partId, { survey: next, begunFrom: begun });
+    },
+    undo: () => {
+      if (said) put(partId, { survey: said.before, begunFrom: begun });
+      setSaid(null);
+    },
+    drop: () => {
+      drop(partId);
+      setSaid(null);
+    },
+  };
+}
