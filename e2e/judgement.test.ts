@@ -4,6 +4,7 @@ import type { Survey } from '@calvetta/core';
 import { PLAIN } from '../core/src/route/test/given.ts';
 import { factInput } from '../server/src/test/testApp.ts';
 import { open, startStage, type Stage } from './browser.ts';
+import { rivals } from './survey.ts';
 
 let stage: Stage;
 let page: Page;
@@ -37,11 +38,11 @@ async function surveyed(name: string, over: Partial<Survey>): Promise<void> {
   };
   expect((await stage.app.post('/api/facts', { facts: [fact] })).status).toBe(201);
   await open(stage, page, `/parts/${partId}/route`);
-  await page.locator('article[data-route]').first().waitFor();
+  await page.locator('[data-route]').first().waitFor();
 }
 const ways = () =>
-  page.locator('article[data-way]').evaluateAll((all) => all.map((a) => a.getAttribute('data-way')));
-const titles = () => page.locator('article[data-route] h3').allInnerTexts();
+  page.locator('[data-way]').evaluateAll((all) => all.map((a) => a.getAttribute('data-way')));
+const titles = () => rivals(page);
 const means = async (facilities: readonly string[]): Promise<void> => {
   const { version, schools } = (await stage.app.call('GET', '/api/shop')).body.means;
   const r = await stage.app.call('PATCH', '/api/shop/means', { version, facilities, schools });
@@ -79,11 +80,12 @@ describe('stories of a restorer', () => {
       coating: 'sound',
       coatKind: 'two-pack',
     });
-    const card = page
-      .locator('article[data-route]')
+    await page
+      .locator('[data-route]')
       .filter({ hasText: /chelating|citric|electrolysis/ })
-      .first();
-    await card.getByRole('button', { name: 'Edit steps' }).click();
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Edit steps' }).click();
     await page.getByText('No rule is against it.').waitFor();
     const rows = page.getByRole('dialog').getByRole('listitem');
     const stripper = rows.filter({ hasText: 'solvent stripper' });
@@ -123,9 +125,11 @@ describe('stories of a restorer', () => {
       solventRub: 'passed',
     });
     expect(await ways()).toContain('keep');
-    const kept = page.locator('article[data-way="keep"]').first();
+    await page.locator('[data-way="keep"]').first().click();
+    const kept = page.getByRole('article').first();
+    await kept.locator('summary').filter({ hasText: 'score' }).click();
     expect(await kept.innerText()).not.toMatch(/wire wheel|\bdisc\b|rotary bristle/);
-    await kept.getByRole('button', { name: 'Edit steps' }).click();
+    await page.getByRole('button', { name: 'Edit steps' }).click();
     await page.getByLabel('Put in').selectOption({ label: 'Strip to sound metal: wire wheel' });
     await page.getByRole('button', { name: 'Put it in' }).click();
     await page.getByText('A matter of life and limb').waitFor();

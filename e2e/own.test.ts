@@ -90,8 +90,8 @@ async function ownShop(stage: Stage, page: Page, isTouch: boolean) {
   await h.link('Survey');
   await h.button(/I looked: nothing else unusual/);
   await page.getByText('Grey epoxy', { exact: false }).first().waitFor();
-  const card = page.getByRole('article').filter({ hasText: 'Grey epoxy' }).first();
-  await h.touch(card.getByRole('button', { name: 'Use this route' }));
+  await h.touch(page.getByRole('radio', { name: /Grey epoxy/ }).first());
+  await h.touch(page.getByRole('button', { name: 'Use this route' }));
   await h.button('say where it stands');
   await h.radio('Long shed');
   await h.button('Log move');

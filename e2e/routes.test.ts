@@ -1,6 +1,7 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { open, startStage, type Stage } from './browser.ts';
+import { answer, onSheet, rivals } from './survey.ts';
 
 let stage: Stage;
 beforeAll(async () => {
@@ -21,20 +22,7 @@ beforeAll(async () => {
 afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
-/** Opens every fold of the survey and gives answers by their labels. */
-async function answer(page: Page, answers: Readonly<Record<string, string>>): Promise<void> {
-  await page
-    .locator('section[aria-label="Survey"] details')
-    .evaluateAll((list) => list.forEach((d) => ((d as HTMLDetailsElement).open = true)));
-  for (const [label, value] of Object.entries(answers))
-    await page
-      .locator('section[aria-label="Survey"]')
-      .getByLabel(label, { exact: true })
-      .last()
-      .selectOption(value);
-}
 const refused = (page: Page, id: string) => page.locator(`[data-refused="${id}"]`);
-const titles = (page: Page) => page.locator('article[data-route] h3').allInnerTexts();
 
 async function surveyedRail(page: Page): Promise<void> {
   await open(stage, page, '/parts/van.new-rail/route');
@@ -56,9 +44,9 @@ describe('choose a route', () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/van.new-rail/route');
     await page.getByText('No route holds yet').waitFor();
-    await page.getByText('Answer next: these open most').waitFor();
+    await page.getByText('these move the answer most').waitFor();
     await surveyedRail(page);
-    expect((await titles(page)).length).toBeGreaterThan(2);
+    expect((await rivals(page)).length).toBeGreaterThan(2);
   });
   it('a phosphated chassis part: zinc-rich is refused with the reason, its rule and its source', async () => {
     const page = await stage.desk();
@@ -68,7 +56,7 @@ describe('choose a route', () => {
     const zinc = refused(page, 'zinc-epoxy');
     await zinc.getByText(/phosphate film keeps the zinc from touching the steel/).click();
     expect(await zinc.innerText()).toContain('common practice, no published source');
-    expect(await page.getByRole('status').first().innerText()).toContain('Zinc-rich epoxy');
+    expect(await page.getByText('Closed:').locator('..').innerText()).toContain('Zinc-rich epoxy');
     await zinc.getByRole('link', { name: 'zinc.phosphate' }).click();
     await page.locator('[id="zinc.phosphate"]').waitFor();
     expect(new URL(page.url()).hash).toBe('#zinc.phosphate');
@@ -79,19 +67,19 @@ describe('choose a route', () => {
     await page.getByRole('radio', { name: 'brush', exact: true }).click();
     await page.getByText('House practice stored').waitFor();
     await surveyedRail(page);
-    await page.locator('article[data-route] summary').filter({ hasText: 'score' }).first().click();
-    const brushed = await page.locator('article[data-route]').first().innerText();
+    await page.getByRole('article').locator('summary').filter({ hasText: 'score' }).first().click();
+    const brushed = await page.getByRole('article').first().innerText();
     await open(stage, page, '/settings');
     await page.getByRole('radio', { name: 'gun', exact: true }).click();
     await page.getByText('House practice stored').waitFor();
     await surveyedRail(page);
-    await page.locator('article[data-route] summary').filter({ hasText: 'score' }).first().click();
-    expect(await page.locator('article[data-route]').first().innerText()).not.toBe(brushed);
+    await page.getByRole('article').locator('summary').filter({ hasText: 'score' }).first().click();
+    expect(await page.getByRole('article').first().innerText()).not.toBe(brushed);
   });
   it('a contradictory survey is questioned and cannot be used', async () => {
     const page = await stage.desk();
     await surveyedRail(page);
-    await page.locator('section[aria-label="Survey"]').getByLabel('Area, m²').fill('95');
+    await (await onSheet(page, 'Area')).fill('95');
     await page
       .getByRole('alert')
       .getByText(/can that be/)
@@ -101,11 +89,11 @@ describe('choose a route', () => {
   it('an advised route is used, and drives the part', async () => {
     const page = await stage.desk();
     await surveyedRail(page);
-    const way = await page.locator('article[data-route]').first().locator('h3 + p').innerText();
+    const way = await page.locator('[data-chosen] h3 + p').innerText();
     await page.getByRole('button', { name: 'Use this route' }).first().click();
     await page.getByRole('heading', { name: 'New rail' }).waitFor();
     await page.getByText('as advised').first().waitFor();
-    expect(await page.locator('section[aria-label="Route"]').innerText()).toContain(way.split(':')[0]!);
+    expect(await page.locator('section[aria-label="Route"]').innerText()).toContain(way.split('. ')[0]!);
   });
   it('an edited route is judged live; against a rule it needs a reason, and the reason is in the history', async () => {
     const page = await stage.desk();
@@ -151,6 +139,7 @@ describe('what a part has of its own', () => {
     await surveyedRail(page);
     const survey = page.locator('section[aria-label="Survey"]');
     // Seven leaves of 900 × 60 mm, both faces: 0.756 m².
+    await onSheet(page, 'Area');
     await survey.getByText('work the area out by shapes').click();
     const dialog = page.getByRole('dialog');
     await dialog.getByLabel('Pieces').fill('7');
@@ -158,36 +147,36 @@ describe('what a part has of its own', () => {
     await dialog.getByLabel('Width').fill('60');
     await dialog.getByText('0.76 m²').waitFor();
     await dialog.getByRole('button', { name: 'Use this area' }).click();
-    expect(await survey.getByLabel('Area, m²').inputValue()).toBe('0.756');
+    expect(await (await onSheet(page, 'Area')).inputValue()).toBe('0.756');
 
     await survey.getByText('keep as a template').click();
     await survey.getByLabel('Name of the template').fill('spring leaf');
-    await survey.getByRole('button', { name: 'Keep' }).click();
+    await survey.getByRole('button', { name: 'Keep', exact: true }).click();
     await page.getByText('Kept as "spring leaf"').waitFor();
     await open(stage, page, '/parts/van.new-plate/route');
     await survey.getByLabel('Start from a template').selectOption({ label: 'spring leaf' });
-    await answer(page, {});
-    expect(await survey.getByLabel('Rust', { exact: true }).last().inputValue()).toBe('C');
+    expect(await (await onSheet(page, 'Rust')).inputValue()).toBe('C');
     // Its own area stays.
-    expect(await survey.getByLabel('Area, m²').last().inputValue()).toBe('0.7');
+    expect(await (await onSheet(page, 'Area')).inputValue()).toBe('0.7');
 
+    await survey.getByText('Done otherwise here').click();
     await survey.getByLabel('Laid on by', { exact: true }).selectOption('brush');
     await page.getByText(/Done here: .*brush/).waitFor();
-    expect((await titles(page)).length).toBeGreaterThan(0);
+    expect((await rivals(page)).length).toBeGreaterThan(0);
   });
   it('colour undecided: a primer to hold, no finish; the other practice chooses the whole system', async () => {
     const page = await stage.desk();
     await surveyedRail(page);
-    await answer(page, {});
-    await page.getByLabel('Colour undecided', { exact: true }).first().check();
+    await (await onSheet(page, 'Colour undecided')).check();
     await page.waitForTimeout(300);
-    for (const t of await titles(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
+    for (const t of await rivals(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
     await refused(page, 'gloss-2k')
       .getByText(/House practice while the colour is undecided/)
       .waitFor();
+    await page.getByText('Done otherwise here').click();
     await page
       .locator('section[aria-label="Survey"] select[aria-label="Colour undecided"]')
       .selectOption('whole-system');
-    await page.locator('article[data-route] h3').filter({ hasText: 'gloss' }).first().waitFor();
+    await page.locator('[data-route][aria-label*="gloss"]').first().waitFor();
   });
 });

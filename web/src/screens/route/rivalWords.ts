@@ -20,7 +20,7 @@ export const againstWords = (d: Pick<GivesUp, 'hours' | 'days' | 'cost'>, money:
   [
     ...signed(d.hours, 'h', Math.abs(d.hours) < 3 ? 1 : 0),
     ...signed(d.days, Math.abs(Math.round(d.days)) === 1 ? 'day' : 'days', 0),
-    ...(Math.abs(d.cost) < 5 ? [] : [money.about(d.cost, true)]),
+    ...(Math.abs(d.cost) < 5 ? [] : [money.about(d.cost, true).replace('+', '+\u2060')]),
   ].join(', ');
 
 /** How much less, or more, it protects than the advised one; empty within two in a hundred. */

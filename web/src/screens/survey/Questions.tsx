@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { questionsNext, type Advice, type AskedField, type Family, type Survey } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
 import { usePrefs } from '../../state/prefs.ts';
@@ -26,8 +26,18 @@ export function Questions({ survey, advice, families, worth, said, onAnswer, onU
   const [left, setLeft] = useState<readonly AskedField[]>([]);
   const gates = advice.routes[0]?.gates.map((g) => g.field) ?? [];
   const fields = questionsNext(survey, worth, left, gates);
+  const root = useRef<HTMLElement>(null);
+  // The question that was answered goes: the hand is put on the next one, for whoever works by keys.
+  const answerAndGoOn = (patch: Partial<Survey>): void => {
+    onAnswer(patch);
+    requestAnimationFrame(() =>
+      root.current
+        ?.querySelector<HTMLElement>('[data-question] [role="radio"], [data-question] input')
+        ?.focus({ preventScroll: true }),
+    );
+  };
   return (
-    <section aria-label="Questions" className="flex flex-col gap-2">
+    <section ref={root} aria-label="Questions" className="flex flex-col gap-2">
       {said ? (
         <div className="border-l-4 border-chosen bg-ground px-2 py-1 text-[14px]">
           <p className="flex items-baseline justify-between gap-2">
@@ -57,7 +67,7 @@ export function Questions({ survey, advice, families, worth, said, onAnswer, onU
               key={f}
               field={f}
               survey={survey}
-              onAnswer={onAnswer}
+              onAnswer={answerAndGoOn}
               onLeave={() => setLeft([...left, f])}
             />
           ))}

@@ -59,7 +59,12 @@ function Level({ group, fields, survey, isOpen, onOpen, onAnswer }: LevelProps) 
   const units = usePrefs((s) => s.units);
   const openCount = fields.filter((f) => shownAnswer(f, survey) === null).length;
   const usual = fields.filter((f) => (survey.usual as readonly string[]).includes(f)).length;
-  const known = fields.filter((f) => f !== 'kind' && f !== 'substrate' && says(f, survey));
+  const known = fields.filter(
+    (f) => f !== 'kind' && f !== 'substrate' && survey[f] !== false && shownAnswer(f, survey) !== null,
+  );
+  const there = known.filter((f) => says(f, survey));
+  // Where nothing is there, a few of the noes say so.
+  const words = (there.length > 0 ? there : known.slice(0, 3)).map((f) => saidWords(f, survey, units));
   return (
     <div className="border-t border-line/60 first:border-t-0" data-level={group}>
       <button
@@ -72,9 +77,7 @@ function Level({ group, fields, survey, isOpen, onOpen, onAnswer }: LevelProps) 
         <span className="min-w-0 self-center py-1">
           <b className="figure text-[15px] font-semibold">{GROUP_TITLES[group]}</b>
           <span className="block truncate text-[13px] text-quiet">
-            {known.length === 0
-              ? 'nothing said yet'
-              : known.map((f) => saidWords(f, survey, units)).join(' · ')}
+            {words.length === 0 ? 'nothing said yet' : words.join(' · ')}
           </span>
         </span>
         <span className="figure self-center text-right text-[13px] leading-tight text-quiet">

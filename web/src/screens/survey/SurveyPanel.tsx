@@ -42,7 +42,10 @@ export function SurveyPanel(props: Props) {
     props;
   const { asked, onAsked } = props;
   return (
-    <section aria-label="Survey" className="flex min-w-0 flex-col gap-3 border border-line bg-panel p-3">
+    <section
+      aria-label="Survey"
+      className="flex min-w-0 flex-col gap-3 border border-line bg-panel p-3 lg:sticky lg:top-3 lg:max-h-[calc(100vh-24px)] lg:overflow-y-auto"
+    >
       <h2 className="sr-only">Survey</h2>
       <KindPicker survey={survey} name={partName} onAnswer={onAnswer} />
       {doubts.map((d) => (
