@@ -97,6 +97,7 @@ async function ownShop(stage: Stage, page: Page, isTouch: boolean) {
   await h.button('Log move');
   await h.button('Prepare');
   await h.button('Log stripping');
+  await page.getByRole('dialog').waitFor({ state: 'detached' });
   await page.goto(stage.app.base);
   const row = page.locator('[data-part]').filter({ hasText: 'Frame left' });
   await row.first().waitFor();

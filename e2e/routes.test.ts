@@ -24,6 +24,14 @@ afterAll(() => stage.close());
 
 const refused = (page: Page, id: string) => page.locator(`[data-refused="${id}"]`);
 
+async function waitUntil(is: () => Promise<boolean>): Promise<void> {
+  for (let i = 0; i < 40; i++) {
+    if (await is()) return;
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  expect(await is()).toBe(true);
+}
+
 async function surveyedRail(page: Page): Promise<void> {
   await open(stage, page, '/parts/van.new-rail/route');
   const usual = page.getByRole('button', { name: /nothing else unusual/ });
@@ -111,6 +119,36 @@ describe('choose a route', () => {
       .getByText(/against a rule.*came clean from the washer/)
       .first()
       .waitFor();
+  });
+  it('steps are taken in hand by keys and by pointer, and every change is taken back', async () => {
+    const page = await stage.desk();
+    await surveyedRail(page);
+    await page.getByRole('button', { name: 'Edit steps' }).first().click();
+    const rows = page.getByRole('dialog').locator('ol > li');
+    const order = () =>
+      rows.allInnerTexts().then((all) => all.map((t) => t.replace(/^\d+\s*/, '').split('\n')[0]));
+    const before = await order();
+    // By keys: Space takes it, an arrow carries it, Space lays it down.
+    await page.getByRole('button', { name: 'Take step 1 in hand' }).focus();
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(150);
+    await page.keyboard.press('ArrowDown');
+    await page.waitForTimeout(150);
+    await page.keyboard.press('Space');
+    await waitUntil(async () => (await order())[1] === before[0]);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    expect(await order()).toEqual(before);
+    // By pointer.
+    const from = (await page.getByRole('button', { name: 'Take step 3 in hand' }).boundingBox())!;
+    const to = (await page.getByRole('button', { name: 'Take step 1 in hand' }).boundingBox())!;
+    await page.mouse.move(from.x + 8, from.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(to.x + 8, to.y + 20, { steps: 8 });
+    await page.mouse.move(to.x + 8, to.y + 4, { steps: 4 });
+    await page.mouse.up();
+    await waitUntil(async () => (await order())[0] === before[2]);
+    await page.keyboard.press('Control+z');
+    expect(await order()).toEqual(before);
   });
   it('forty parts are pasted, the bad row named, the good ones made', async () => {
     const page = await stage.desk();

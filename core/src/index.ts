@@ -238,6 +238,7 @@ export { buildRoute, prepSteps } from './route/build.ts';
 export { type LayerChoice, coatSteps } from './route/coats.ts';
 export { QUALITIES, type Quality } from './route/score.ts';
 export { systemsOf, coatKindOf, layersOf } from './route/systems.ts';
+export { figuresOf } from './route/score.ts';
 export { type AdvisedRoute, type Advice, advise, routeWith } from './route/advise.ts';
 export type { Choice } from './route/build.ts';
 export { RULES } from './route/rules/index.ts';
@@ -254,6 +255,8 @@ export { CLEANLINESS } from './route/surface/cleanliness.ts';
 export { type Seen, SEEN_RUST, SEEN_PAINT, SEEN_WATER } from './route/surface/seen.ts';
 export { type SurfaceStage, stagesOf } from './route/surface/stages.ts';
 export { mendFor, mended } from './route/mend.ts';
+export { HAND_STEPS, type EditContext, handStep, handCoat } from './route/handSteps.ts';
+export { placesOf, reasonKey, stepChanged, stepIn, stepMoved, stepOut, stepTwice } from './route/editing.ts';
 
 // shop
 export {

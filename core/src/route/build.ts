@@ -103,18 +103,7 @@ function addStripping(s: Survey, means: ShopMeans, acts: readonly ActId[], w: Wr
   if (s.glue !== 'no') add('degrease', glueHours(s), { what: 'glue', cautions: ['solvent'] });
   const needsMask = methods.some((m) => BLASTS.includes(m) || m === 'wire-wheel');
   if (guardedOf(s).length > 0 && needsMask) add('mask', maskHours(s), { what: 'before-strip' });
-  methods.forEach((m, i) => {
-    const act = actOf(m)!;
-    const goesOut = placeOfAct(act, s, means) === 'contractor';
-    // One trip for all that a contractor does.
-    const isFirstOut =
-      goesOut && !methods.slice(0, i).some((x) => placeOfAct(actOf(x)!, s, means) === 'contractor');
-    add('strip', stripHours(s, m, methods.indexOf(m) < i), {
-      what: m,
-      waitHours: isFirstOut ? CONTRACTOR_WAIT_H : goesOut ? 0 : (BATH_WAIT_H[m] ?? 0),
-      cautions: METHOD_CAUTIONS[m] ?? [],
-    });
-  });
+  methods.forEach((m, i) => w.steps.push(stripStepOf(s, means, m, methods.slice(0, i))));
   const end = acts.reduce((at, id) => (actOf(id)!.way === null ? afterAct(at, actOf(id)!, s) : at), w.at());
   // The old coat wet, unless it has been tested: no dust of what may hold lead.
   if (keeps)
@@ -127,6 +116,27 @@ function addStripping(s: Survey, means: ShopMeans, acts: readonly ActId[], w: Wr
   for (let i = 0, n = degreasingsAfter(s); i < n; i++)
     add('degrease', degreaseHours(s) / (i === 0 ? 1 : 2), { what: 'again', cautions: ['solvent'] });
   if (mayWarmOut(s)) add('degrease', warmOutHours(s), { what: 'warm-out', cautions: ['fire'] });
+}
+
+/** One act of stripping as a step, after those before it: a second round is shorter, and all that a contractor does is one trip. */
+export function stripStepOf(
+  s: Survey,
+  means: ShopMeans,
+  method: Method,
+  before: readonly Method[],
+): RouteStep {
+  const goesOut = (m: Method): boolean => placeOfAct(actOf(m)!, s, means) === 'contractor';
+  const isOnTrip = goesOut(method) && before.some(goesOut);
+  return {
+    stepId: '',
+    kind: 'strip',
+    what: method,
+    coats: 0,
+    dftUm: null,
+    hours: stripHours(s, method, before.includes(method)),
+    waitHours: isOnTrip ? 0 : goesOut(method) ? CONTRACTOR_WAIT_H : (BATH_WAIT_H[method] ?? 0),
+    cautions: METHOD_CAUTIONS[method] ?? [],
+  };
 }
 
 /** Rinses what is chemical or salt, blows and wipes dust off, and dries at once. */

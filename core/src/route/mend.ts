@@ -1,7 +1,7 @@
 import { placeOfAct } from './facilities.ts';
-import { abradeHours, degreaseHours, stripHours, washHours } from './hours.ts';
+import { hand, handStep } from './handSteps.ts';
 import { judgeRoute, type JudgeInput, type Reason } from './judge.ts';
-import { COAT_KINDS_OF_STEP, type Method, type RouteStep, type StepKind } from './route.ts';
+import { COAT_KINDS_OF_STEP, type RouteStep, type StepKind } from './route.ts';
 import { ACTS, shareOf, type Act } from './surface/acts.ts';
 import { CLEANLINESS, type Cleanliness } from './surface/cleanliness.ts';
 import type { Matter } from './surface/matter.ts';
@@ -23,6 +23,8 @@ const step = (kind: StepKind, what: string | undefined, hours: number): RouteSte
   waitHours: 0,
   cautions: [],
 });
+
+const named = (s: RouteStep): RouteStep => ({ ...s, stepId: `mend-${s.kind}-${s.what ?? ''}` });
 
 /** A step that a rule misses, and whether it belongs first, before what strips, or before the first coat. */
 const MISSING: Readonly<
@@ -116,10 +118,9 @@ function mendersFor(input: JudgeInput, reason: Reason, coat: number): Mend[] {
           Number(placeOfAct(a, s, input.means) !== 'here') - Number(placeOfAct(b, s, input.means) !== 'here'),
       )
       .map((a) => ({
-        step:
-          a.way === null
-            ? step('pretreat', a.actId, 0.5)
-            : step('strip', a.actId, stripHours(s, a.actId as Method)),
+        step: named(
+          handStep(s, input.means, hand(a.way === null ? 'pretreat' : 'strip', a.actId), steps.slice(0, at)),
+        ),
         at,
       }));
   const matter = reason.data['matter'] as Matter | undefined;
@@ -131,8 +132,8 @@ function mendersFor(input: JudgeInput, reason: Reason, coat: number): Mend[] {
         reason.ruleId === 'surface.first' ? steps.findIndex((x) => x.what === reason.data['act']) : null;
       const washed = WASHED[matter];
       if (washed) {
-        const hours = washed[0] === 'degrease' ? degreaseHours(s) : washHours(s);
-        return [{ step: step(washed[0], washed[1], hours), at: at ?? coat }];
+        const own = named(handStep(s, input.means, hand(washed[0], washed[1]), steps));
+        return [{ step: own, at: at ?? coat }];
       }
       return acts((a) => shareOf(a, matter, s) > 0, at ?? place);
     }
@@ -144,7 +145,8 @@ function mendersFor(input: JudgeInput, reason: Reason, coat: number): Mend[] {
     case 'surface.burnished': {
       const keeps = steps.some((x) => x.kind === 'strip' && x.what === 'keep');
       const wet = s.legacy === 'none' ? 'key' : 'key-wet';
-      return [{ step: step('abrade', keeps ? wet : 'after-strip', abradeHours(s)), at: Math.max(strips, 0) }];
+      const own = named(handStep(s, input.means, hand('abrade', keeps ? wet : 'after-strip'), steps));
+      return [{ step: own, at: Math.max(strips, 0) }];
     }
     default:
       return [];

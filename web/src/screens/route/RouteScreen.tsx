@@ -20,7 +20,7 @@ import { usePart, useSheets, useShop } from '../../api/queries.ts';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { AlsoFor } from './AlsoFor.tsx';
-import { EditSteps } from './EditSteps.tsx';
+import { EditSteps } from './editor/EditSteps.tsx';
 import { KeepSurvey } from '../survey/KeepSurvey.tsx';
 import { actsWords, layersWords } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';

@@ -4,7 +4,7 @@ import { MemoryRouter } from 'react-router';
 import { ACTS, advise, blankSurvey, FULL_SHOP, stagesOf, type Survey } from '@calvetta/core';
 import { SurfaceStrip } from '../../drawings/SurfaceStrip.tsx';
 import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
-import { EditSteps } from './EditSteps.tsx';
+import { EditSteps } from './editor/EditSteps.tsx';
 import { remedyWords, wouldHold } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { layersOfRoute } from './layers.ts';
@@ -180,18 +180,16 @@ describe('what is on the metal', () => {
 
 describe('editing steps', () => {
   const draw = (s: Survey) =>
-    render(
-      <MemoryRouter>
-        <EditSteps
-          survey={s}
-          means={FULL_SHOP}
-          families={FAMILIES}
-          steps={ask(s).routes[0]!.steps}
-          isBusy={false}
-          onClose={none}
-          onSet={none}
-        />
-      </MemoryRouter>,
+    drawPage(
+      <EditSteps
+        survey={s}
+        means={FULL_SHOP}
+        families={FAMILIES}
+        steps={ask(s).routes[0]!.steps}
+        isBusy={false}
+        onClose={none}
+        onSet={none}
+      />,
     );
   it('the strip step taken out of rusty plate: what stands is named, and one press puts it back', () => {
     draw({ ...PLAIN, rust: 'C' });
@@ -212,18 +210,16 @@ describe('editing steps', () => {
   });
   it('judges every change at once; against a rule it wants a reason', () => {
     const set: (string | null)[] = [];
-    render(
-      <MemoryRouter>
-        <EditSteps
-          survey={PLAIN}
-          means={FULL_SHOP}
-          families={FAMILIES}
-          steps={ask(PLAIN).routes[0]!.steps}
-          isBusy={false}
-          onClose={none}
-          onSet={(_s, reason) => set.push(reason)}
-        />
-      </MemoryRouter>,
+    drawPage(
+      <EditSteps
+        survey={PLAIN}
+        means={FULL_SHOP}
+        families={FAMILIES}
+        steps={ask(PLAIN).routes[0]!.steps}
+        isBusy={false}
+        onClose={none}
+        onSet={(_s, reason) => set.push(reason)}
+      />,
     );
     expect(screen.getByText('No rule is against it.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Take step 1 out' }));
@@ -236,4 +232,35 @@ describe('editing steps', () => {
     fireEvent.click(button);
     expect(set).toEqual(['washed elsewhere']);
   });
+  it('a change can be taken back and done again, by button and by keys; a film that is none is not taken', () => {
+    draw(PLAIN);
+    const film = () => screen.getAllByLabelText<HTMLInputElement>(/^Film of step/)[0]!;
+    const was = film().value;
+    fireEvent.change(film(), { target: { value: '6 mil' } });
+    fireEvent.blur(film());
+    // 6 mil are 152.4 µm (25.4 µm a mil, exact).
+    expect(film().value).toBe('152 µm');
+    fireEvent.click(screen.getByRole('button', { name: 'Undo' }));
+    expect(film().value).toBe(was);
+    fireEvent.keyDown(film(), { key: 'z', ctrlKey: true, shiftKey: true });
+    expect(film().value).toBe('152 µm');
+    fireEvent.change(film(), { target: { value: 'thick' } });
+    expect(film().getAttribute('aria-invalid')).toBe('true');
+    fireEvent.blur(film());
+    expect(film().value).toBe('152 µm');
+  });
+  it('what a rule says stands at the step it is about', () => {
+    draw(PLAIN);
+    fireEvent.change(screen.getByLabelText('Product of step ' + coatRow(0)), {
+      target: { value: 'zinc-epoxy' },
+    });
+    const row = screen.getByLabelText('Product of step ' + coatRow(0)).closest('li')!;
+    expect(within(row).getAllByLabelText('against it').length).toBeGreaterThan(0);
+  });
 });
+const coatRow = (n: number): string =>
+  screen
+    .getAllByLabelText(/^Product of step/)
+    [n]!.getAttribute('aria-label')!
+    .split(' ')
+    .pop()!;

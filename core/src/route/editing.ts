@@ -1,0 +1,93 @@
+import { judgeRoute, type JudgeInput, type OpenQuestion, type Reason } from './judge.ts';
+import { hand, handCoat, handStep, type EditContext } from './handSteps.ts';
+import { mendFor } from './mend.ts';
+import { COAT_KINDS_OF_STEP, type RouteStep } from './route.ts';
+
+/** An id that no step has yet. */
+function freshId(steps: readonly RouteStep[], of: string): string {
+  const taken = new Set(steps.map((s) => s.stepId));
+  let n = steps.length;
+  while (taken.has(`${of}-${n}`)) n++;
+  return `${of}-${n}`;
+}
+const at = <T>(list: readonly T[], i: number, ...put: readonly T[]): T[] => [
+  ...list.slice(0, i),
+  ...put,
+  ...list.slice(i),
+];
+/** The steps with one put in before the `index`th, under an id of its own. */
+export const stepIn = (steps: readonly RouteStep[], step: RouteStep, index: number): RouteStep[] =>
+  at(steps, index, { ...step, stepId: freshId(steps, `own-${step.familyId ?? step.what ?? step.kind}`) });
+export const stepOut = (steps: readonly RouteStep[], index: number): RouteStep[] =>
+  steps.filter((_, i) => i !== index);
+/** The same step twice in a row. */
+export const stepTwice = (steps: readonly RouteStep[], index: number): RouteStep[] =>
+  stepIn(steps, steps[index]!, index + 1);
+export function stepMoved(steps: readonly RouteStep[], from: number, to: number): RouteStep[] {
+  return at(stepOut(steps, from), to, steps[from]!);
+}
+/** Another act, product, film or tool in place of what stands there; hours, waits and cautions follow. */
+export function stepChanged(
+  c: EditContext,
+  steps: readonly RouteStep[],
+  index: number,
+  over: Pick<Partial<RouteStep>, 'what' | 'familyId' | 'coats' | 'dftUm' | 'tool'>,
+): RouteStep[] {
+  const old = steps[index]!;
+  const isCoat = COAT_KINDS_OF_STEP.includes(old.kind) && old.familyId !== undefined;
+  const familyId = over.familyId ?? old.familyId;
+  const made = isCoat
+    ? handCoat(
+        c,
+        familyId!,
+        over.coats ?? old.coats,
+        // Another product is laid on as this shop lays it on; another film or count keeps the tool.
+        over.tool ?? (over.familyId === undefined ? old.tool : undefined),
+      )
+    : over.what !== undefined
+      ? handStep(c.survey, c.means, hand(old.kind, over.what), steps.slice(0, index))
+      : old;
+  const dftUm = over.dftUm ?? (over.familyId === undefined ? old.dftUm : made.dftUm);
+  const next: RouteStep = {
+    ...old,
+    ...made,
+    dftUm,
+    policy: old.policy ?? made.policy ?? 'in-window',
+    stepId: old.stepId,
+  };
+  if (!isCoat) delete (next as { policy?: unknown }).policy;
+  return steps.map((s, i) => (i === index ? next : s));
+}
+
+/** What a rule said, told apart from what it says elsewhere. */
+export const reasonKey = (r: Reason | OpenQuestion): string =>
+  'data' in r ? `${r.ruleId} ${r.zoneId ?? ''} ${String(r.data['matter'] ?? '')}` : `${r.ruleId} ?`;
+
+/**
+ * Where each refusal and open question belongs: the first step without which it would not be said, else where the step goes in
+ * that would mend it. What belongs to no step is left out. One judgement a step. Pure.
+ */
+export function placesOf(input: JudgeInput): ReadonlyMap<string, number> {
+  const said = (steps: readonly RouteStep[]): Set<string> => {
+    const v = judgeRoute({ ...input, steps });
+    return new Set([...v.refusals, ...v.open].map(reasonKey));
+  };
+  const now = judgeRoute(input);
+  const all = [...now.refusals, ...now.open];
+  if (all.length === 0) return new Map();
+  const places = new Map<string, number>();
+  input.steps.forEach((_, i) => {
+    if (places.size === all.length) return;
+    const rest = said(stepOut(input.steps, i));
+    for (const r of all) {
+      const key = reasonKey(r);
+      if (!places.has(key) && !rest.has(key)) places.set(key, i);
+    }
+  });
+  for (const r of now.refusals) {
+    if (places.has(reasonKey(r))) continue;
+    const mend = mendFor(input, r);
+    if (mend) places.set(reasonKey(r), Math.min(mend.at, input.steps.length - 1));
+  }
+  return places;
+}
