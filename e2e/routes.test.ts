@@ -149,6 +149,17 @@ describe('choose a route', () => {
     await waitUntil(async () => (await order())[0] === before[2]);
     await page.keyboard.press('Control+z');
     expect(await order()).toEqual(before);
+    // Kept under a name, they come in hand again on another part, with that part's own hours.
+    await page.getByRole('button', { name: 'keep these steps as a template' }).click();
+    await page.getByLabel('Name of the template').fill('rail as we do it');
+    await page.getByRole('dialog').getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByText('Kept as "rail as we do it"').waitFor();
+    await open(stage, page, '/parts/van.new-plate/route');
+    await page
+      .getByLabel('Start from a template')
+      .selectOption({ label: 'rail as we do it, with its steps' });
+    await page.getByRole('dialog').getByText('No rule is against it.').waitFor();
+    expect(await order()).toEqual(before);
   });
   it('forty parts are pasted, the bad row named, the good ones made', async () => {
     const page = await stage.desk();

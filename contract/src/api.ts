@@ -1,4 +1,5 @@
 import type {
+  RouteStep,
   BenchResponse,
   Fact,
   FactBodies,
@@ -62,6 +63,8 @@ export interface SurveyTemplate {
   readonly templateId: string;
   readonly name: string;
   readonly survey: Survey;
+  /** The steps of an edited route that goes with it; null: none. */
+  readonly steps: readonly RouteStep[] | null;
 }
 export interface TemplatesResponse {
   readonly templates: readonly SurveyTemplate[];

@@ -256,7 +256,16 @@ export { type Seen, SEEN_RUST, SEEN_PAINT, SEEN_WATER } from './route/surface/se
 export { type SurfaceStage, stagesOf } from './route/surface/stages.ts';
 export { mendFor, mended } from './route/mend.ts';
 export { HAND_STEPS, type EditContext, handStep, handCoat } from './route/handSteps.ts';
-export { placesOf, reasonKey, stepChanged, stepIn, stepMoved, stepOut, stepTwice } from './route/editing.ts';
+export {
+  placesOf,
+  reasonKey,
+  stepChanged,
+  stepsOn,
+  stepIn,
+  stepMoved,
+  stepOut,
+  stepTwice,
+} from './route/editing.ts';
 
 // shop
 export {

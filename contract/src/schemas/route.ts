@@ -159,14 +159,6 @@ export const survey = Joi.object<Survey>({
   usual: few(USUAL_FIELDS).default([]),
 });
 
-export const surveyTemplate = Joi.object<SurveyTemplate, true>({
-  templateId: Joi.string()
-    .pattern(/^[\w.:-]{1,64}$/)
-    .required(),
-  name: Joi.string().trim().min(1).max(120).required(),
-  survey: survey.required(),
-});
-
 export const routeStep = Joi.object<RouteStep>({
   stepId: Joi.string().min(1).max(64).required(),
   kind: one(STEP_KINDS),
@@ -249,3 +241,13 @@ export interface NewPart {
   /** Its left or right hand, in the same list or there already. */
   readonly pairPartId?: string | null;
 }
+
+export const surveyTemplate = Joi.object<SurveyTemplate, true>({
+  templateId: Joi.string()
+    .pattern(/^[\w.:-]{1,64}$/)
+    .required(),
+  name: Joi.string().trim().min(1).max(120).required(),
+  survey: survey.required(),
+  // A template from before steps could be kept has none.
+  steps: Joi.array().items(routeStep).min(1).max(160).allow(null).default(null),
+});

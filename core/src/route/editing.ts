@@ -1,5 +1,5 @@
 import { judgeRoute, type JudgeInput, type OpenQuestion, type Reason } from './judge.ts';
-import { hand, handCoat, handStep, type EditContext } from './handSteps.ts';
+import { hand, HAND_STEPS, handCoat, handStep, type EditContext } from './handSteps.ts';
 import { mendFor } from './mend.ts';
 import { COAT_KINDS_OF_STEP, type RouteStep } from './route.ts';
 
@@ -57,6 +57,24 @@ export function stepChanged(
   };
   if (!isCoat) delete (next as { policy?: unknown }).policy;
   return steps.map((s, i) => (i === index ? next : s));
+}
+
+/**
+ * Steps set by hand as they come on another part: hours, waits and cautions are that part’s; products, films, tools and what was
+ * looked at stay. Pure.
+ */
+export function stepsOn(c: EditContext, steps: readonly RouteStep[]): RouteStep[] {
+  return steps.reduce<RouteStep[]>((done, s) => {
+    const isCoat = COAT_KINDS_OF_STEP.includes(s.kind) && s.familyId !== undefined;
+    const isByHand = HAND_STEPS.some((h) => h.kind === s.kind && h.what === s.what);
+    const own =
+      isCoat && c.families.has(s.familyId)
+        ? handCoat(c, s.familyId, s.coats, s.tool)
+        : isByHand
+          ? handStep(c.survey, c.means, s, done)
+          : s;
+    return [...done, { ...s, hours: own.hours, waitHours: own.waitHours, cautions: own.cautions }];
+  }, []);
 }
 
 /** What a rule said, told apart from what it says elsewhere. */

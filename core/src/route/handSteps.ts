@@ -33,6 +33,7 @@ export const HAND_STEPS: readonly HandStep[] = [
   hand('degrease', 'warm-out'),
   hand('degrease', 'glue'),
   hand('wash', 'rinse'),
+  hand('wash', 'dust'),
   hand('wash', 'wipe'),
   hand('wash', 'steam'),
   hand('dry'),

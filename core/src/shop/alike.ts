@@ -1,6 +1,7 @@
 import type { ShopMeans } from '../part/shopMeans.ts';
 import type { Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
+import { stepsOn } from '../route/editing.ts';
 import { routeWith, type AdvisedRoute } from '../route/advise.ts';
 import type { RouteStep } from '../route/route.ts';
 import type { PartDetail } from './views/partView.ts';
@@ -17,7 +18,7 @@ export function surveyAlike(other: PartDetail, survey: Survey): Survey {
   };
 }
 
-/** An advised choice written out for another part; steps set by hand go as they are. */
+/** An advised choice written out for another part; steps set by hand go with that part’s own hours, waits and cautions. */
 export function stepsAlike(
   survey: Survey,
   means: ShopMeans,
@@ -25,5 +26,6 @@ export function stepsAlike(
   route: AdvisedRoute | undefined,
   steps: readonly RouteStep[],
 ): readonly RouteStep[] {
-  return route ? routeWith({ survey, means, families }, route) : steps;
+  const on = { survey, means, families };
+  return route ? routeWith(on, route) : stepsOn(on, steps);
 }

@@ -9,7 +9,10 @@ beforeAll(async () => {
 afterAll(() => app.close());
 
 const spring = { ...blankSurvey('steel-plate'), rust: 'C' as const, thicknessMm: 8 };
-const body = { templateId: 't1', name: 'leaf of a spring', survey: spring };
+const steps = [
+  { stepId: 'a', kind: 'degrease', coats: 0, dftUm: null, hours: 1, waitHours: 0, cautions: ['solvent'] },
+];
+const body = { templateId: 't1', name: 'leaf of a spring', survey: spring, steps };
 const list = async () => (await app.call('GET', '/api/templates')).body.templates;
 
 describe('surveys kept under a name', () => {
@@ -43,6 +46,20 @@ describe('surveys kept under a name', () => {
     );
     const found = (await list()).find((t: { templateId: string }) => t.templateId === 'old');
     expect(found.survey).toMatchObject({ glue: 'unknown', practice: {}, rust: 'C' });
+    expect(found.steps).toBeNull();
+  });
+  it('steps are kept with it, or none; steps that are none are refused by their place', async () => {
+    const { steps: _none, ...alone } = { ...body, templateId: 't4', name: 'survey alone' };
+    expect((await app.post('/api/templates', alone)).status).toBe(201);
+    expect((await list()).find((t: { templateId: string }) => t.templateId === 't4').steps).toBeNull();
+    const r = await app.post('/api/templates', {
+      ...body,
+      templateId: 't5',
+      name: 'bad',
+      steps: [{ kind: 'pray' }],
+    });
+    expect(r.status).toBe(400);
+    expect(r.body.details.problems[0].field).toMatch(/^steps/);
   });
   it('is taken away once', async () => {
     expect((await app.call('DELETE', '/api/templates/t1')).status).toBe(204);

@@ -5,6 +5,7 @@ import {
   meansFor,
   MATERIALS,
   routeWith,
+  stepsOn,
   surveyDoubts,
   type Advice,
   type AskedField,
@@ -77,7 +78,13 @@ function Chooser({ part, means, sheets }: ChooserProps) {
           onUndo={undo}
         >
           <KeepSurvey surveying={surveying} isBusy={isBusy} also={also.length} onKeep={keep} />
-          <Templates survey={survey} onUse={answer} />
+          <Templates
+            survey={survey}
+            onUse={(from, steps) => {
+              answer(from);
+              if (steps) setEditing(stepsOn({ survey: from, means, families }, steps));
+            }}
+          />
         </SurveyPanel>
         <div className="flex min-w-0 flex-col gap-4">
           <Summary advice={advice} survey={survey} />

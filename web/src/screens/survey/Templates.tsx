@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Survey } from '@calvetta/core';
+import type { RouteStep, Survey } from '@calvetta/core';
 import type { SurveyTemplate } from '@calvetta/contract';
 import { KEYS } from '../../api/keys.ts';
 import { getTemplates, Refused } from '../../api/client.ts';
 import { problemsOf } from '../../record/refusal.ts';
 import { useSend } from '../../record/useSend.ts';
-import { templateGone, templateWrite, type Write } from '../../record/write.ts';
+import { templateGone, templateWrite } from '../../record/write.ts';
 import { useNotices } from '../../state/notices.ts';
 import { Button } from '../../ui/Button.tsx';
 import { newId } from '../../ui/newId.ts';
@@ -26,7 +26,57 @@ export function fromTemplate(own: Survey, template: Survey): Survey {
 
 interface Props {
   readonly survey: Survey;
-  readonly onUse: (survey: Survey) => void;
+  /** The answers of a template, and the steps of an edited route kept with it. */
+  readonly onUse: (survey: Survey, steps: readonly RouteStep[] | null) => void;
+}
+
+/** A name for a survey, with or without the steps of its route, and it is kept. */
+export function KeepTemplate({
+  survey,
+  steps,
+  label,
+}: {
+  readonly survey: Survey;
+  readonly steps: readonly RouteStep[] | null;
+  readonly label: string;
+}) {
+  const send = useSend();
+  const say = useNotices((s) => s.say);
+  const [name, setName] = useState<string | null>(null);
+  if (name === null)
+    return (
+      <button
+        type="button"
+        className="min-h-8 self-start text-[14px] underline pointer-coarse:min-h-11"
+        onClick={() => setName('')}
+      >
+        {label}
+      </button>
+    );
+  const keep = (): void => {
+    const template: SurveyTemplate = { templateId: newId(), name: name.trim(), survey, steps };
+    send(templateWrite(template), `Kept as "${template.name}"`).catch((e: unknown) =>
+      say({ tone: 'trouble', text: templateTrouble(e) }),
+    );
+    setName(null);
+  };
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep();
+      }}
+    >
+      <label className="flex min-w-0 grow flex-col text-[13px] text-quiet">
+        Name of the template
+        <input autoFocus required maxLength={120} value={name} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <Button type="submit" disabled={name.trim() === ''}>
+        Keep
+      </Button>
+    </form>
+  );
 }
 
 /** Surveys kept under a name: start the next part of a kind from one, or keep this one. */
@@ -34,73 +84,44 @@ export function Templates({ survey, onUse }: Props) {
   const send = useSend();
   const say = useNotices((s) => s.say);
   const { data } = useQuery({ queryKey: KEYS.templates, queryFn: getTemplates });
-  const [name, setName] = useState<string | null>(null);
   const [used, setUsed] = useState('');
   const templates = data?.templates ?? [];
-  const after = (write: Write, done: string): void => {
-    send(write, done).catch((e: unknown) =>
-      say({
-        tone: 'trouble',
-        text: e instanceof Refused ? problemOf(e) : 'It could not be stored; try again.',
-      }),
-    );
-  };
-  const keep = (): void => {
-    const template: SurveyTemplate = { templateId: newId(), name: (name ?? '').trim(), survey };
-    after(templateWrite(template), `Kept as "${template.name}"`);
-    setName(null);
-  };
-  if (name !== null)
-    return (
-      <form
-        className="flex items-end gap-2"
-        onSubmit={(e) => {
-          e.preventDefault();
-          keep();
-        }}
-      >
-        <label className="flex min-w-0 grow flex-col text-[13px] text-quiet">
-          Name of the template
-          <input autoFocus required maxLength={120} value={name} onChange={(e) => setName(e.target.value)} />
-        </label>
-        <Button type="submit" disabled={name.trim() === ''}>
-          Keep
-        </Button>
-      </form>
-    );
   const chosen = templates.find((t) => t.templateId === used);
+  const pick = (id: string): void => {
+    setUsed(id);
+    const template = templates.find((t) => t.templateId === id);
+    if (template) onUse(fromTemplate(survey, template.survey), template.steps);
+  };
+  const drop = (t: SurveyTemplate): void => {
+    setUsed('');
+    send(templateGone(t.templateId), `"${t.name}" taken off the list`).catch((e: unknown) =>
+      say({ tone: 'trouble', text: templateTrouble(e) }),
+    );
+  };
   return (
-    <div className="flex flex-wrap items-center gap-x-2 text-[14px]">
+    <div className="flex flex-wrap items-center gap-x-3 text-[14px]">
       {templates.length > 0 ? (
         <select
           aria-label="Start from a template"
           className="min-h-8! grow py-0! text-[14px] pointer-coarse:min-h-11!"
           value={used}
-          onChange={(e) => {
-            setUsed(e.target.value);
-            const template = templates.find((t) => t.templateId === e.target.value);
-            if (template) onUse(fromTemplate(survey, template.survey));
-          }}
+          onChange={(e) => pick(e.target.value)}
         >
           <option value="">start from a template…</option>
           {templates.map((t) => (
             <option key={t.templateId} value={t.templateId}>
               {t.name}
+              {t.steps ? ', with its steps' : ''}
             </option>
           ))}
         </select>
       ) : null}
-      <button type="button" className="min-h-8 underline pointer-coarse:min-h-11" onClick={() => setName('')}>
-        keep as a template
-      </button>
+      <KeepTemplate survey={survey} steps={null} label="keep as a template" />
       {chosen ? (
         <button
           type="button"
           className="min-h-8 underline pointer-coarse:min-h-11"
-          onClick={() => {
-            after(templateGone(chosen.templateId), `"${chosen.name}" taken off the list`);
-            setUsed('');
-          }}
+          onClick={() => drop(chosen)}
         >
           take "{chosen.name}" off the list
         </button>
@@ -109,7 +130,8 @@ export function Templates({ survey, onUse }: Props) {
   );
 }
 
-function problemOf(e: Refused): string {
+function templateTrouble(e: unknown): string {
+  if (!(e instanceof Refused)) return 'It could not be stored; try again.';
   const first = problemsOf(e)[0];
   return first ? `Not kept: it needs ${first.accepts}.` : e.body.remedy;
 }

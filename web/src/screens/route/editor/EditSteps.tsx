@@ -28,6 +28,7 @@ import { Foot } from '../../../forms/Foot.tsx';
 import { Panel } from '../../../ui/Panel.tsx';
 import { useMoney } from '../../../ui/money.ts';
 import { useUnits } from '../../../ui/useUnits.ts';
+import { KeepTemplate } from '../../survey/Templates.tsx';
 import { Insert } from './Insert.tsx';
 import { Said } from './Said.tsx';
 import { StepRow, Tiny } from './StepRow.tsx';
@@ -112,6 +113,7 @@ export function EditSteps({ survey, means, families, steps: first, isBusy, onClo
             A matter of life and limb: no reason lifts it. Change these steps, or refer the part.
           </p>
         ) : null}
+        <KeepTemplate survey={survey} steps={steps} label="keep these steps as a template" />
         <Foot>
           <Button
             look="main"
