@@ -67,6 +67,10 @@ function hoursOf(s: Survey, { kind, what }: HandStep): number {
       return maskHours(s);
     case 'dry':
       return 0.2;
+    case 'stripe':
+      return 0.3;
+    case 'test-fit':
+      return 0.5;
     default:
       return 0.4;
   }
@@ -89,7 +93,8 @@ export function handStep(
     dftUm: null,
     hours: hoursOf(s, step),
     waitHours: 0,
-    cautions: CAUTIONS[step.kind] ?? [],
+    cautions:
+      step.what === 'wipe' ? ['solvent'] : step.what === 'warm-out' ? ['fire'] : (CAUTIONS[step.kind] ?? []),
   };
 }
 
