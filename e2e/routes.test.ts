@@ -90,7 +90,7 @@ describe('choose a route', () => {
     await (await onSheet(page, 'Area')).fill('95');
     await page
       .getByRole('alert')
-      .getByText(/can that be/)
+      .getByText(/can that be/i)
       .waitFor();
     expect(await page.getByRole('button', { name: 'Use this route' }).first().isDisabled()).toBe(true);
   });

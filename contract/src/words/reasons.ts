@@ -46,6 +46,20 @@ const SPOKEN: Readonly<Record<string, (d: Reason['data']) => string>> = {
     `${String(d['product'])} wants a roughness of ${String(d['need'])} µm; this leaves ${String(d['got'])}${String(d['got']) === 'none' ? '' : ' µm'}.`,
   'strip.thin': (d) =>
     `${first(WHAT_WORDS[String(d['act'])] ?? '')} wants at least ${d['leastMm']} mm here${d['mm'] === undefined ? '' : `; this is ${d['mm']} mm`}: thinner warps or dents.`,
+  // House practice: which school is meant.
+  'work.tool-school': (d) => `House practice: laid on by ${String(d['school'])}, as here.`,
+  'work.assembly-school': (d) =>
+    d['school'] === 'assembled'
+      ? 'House practice: units are painted assembled, as the works did.'
+      : 'House practice: painted in pieces, and this is one piece.',
+  'metal.casting-school': (d) =>
+    d['school'] === 'direct'
+      ? 'House practice: rough castings take enamel straight on the metal.'
+      : 'House practice: rough castings are always primed.',
+  'etch.school': (d) =>
+    d['school'] === 'wet-on-wet'
+      ? 'House practice: the next coat goes on the etch wet-on-wet.'
+      : 'House practice: the etch hardens and is scuffed before the next coat.',
   'strip.metals': (d) =>
     `${first(WHAT_WORDS[String(d['act'])]?.split(',')[0] ?? '')} is not for ${SUBSTRATE_WORDS[d['metal'] as keyof typeof SUBSTRATE_WORDS]}.`,
 };

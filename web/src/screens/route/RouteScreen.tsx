@@ -74,6 +74,7 @@ function Chooser({ part, means, sheets }: ChooserProps) {
           said={said}
           asked={asked}
           onAsked={() => setAsked(null)}
+          onAsk={setAsked}
           onAnswer={answer}
           onUndo={undo}
         >

@@ -59,7 +59,7 @@ function otherSide(school: keyof Schools, s: Survey, means: ShopMeans): Mending 
   return {
     by: 'practice',
     practice: { ...s.practice, [school]: other },
-    words: `house practice: ${SCHOOL_WORDS[school].label.toLowerCase()}`,
+    words: `house practice: ${SCHOOL_WORDS[school].label.toLowerCase()}, ${(SCHOOL_WORDS[school].options as Readonly<Record<string, string>>)[other ?? ''] ?? ''}`,
   };
 }
 function mendingOf(r: Remedy, s: Survey, means: ShopMeans): Mending {

@@ -58,7 +58,7 @@ describe('reasons in words', () => {
     expect(wouldHold(gloss, s, FULL_SHOP)).toContainEqual({
       by: 'practice',
       practice: { undecided: 'whole-system' },
-      words: 'house practice: colour undecided',
+      words: 'house practice: colour undecided, whole system, tint later',
     });
   });
   it('what is known of the part is not asked to be otherwise: zinc on aluminium offers no answer about heat', () => {
@@ -160,7 +160,11 @@ describe('rivals and what was refused', () => {
       </MemoryRouter>,
     );
     const gloss = document.querySelector<HTMLElement>('[data-refused="gloss-2k"]')!;
-    fireEvent.click(within(gloss).getByRole('button', { name: 'house practice: colour undecided' }));
+    fireEvent.click(
+      within(gloss).getByRole('button', {
+        name: 'house practice: colour undecided, whole system, tint later',
+      }),
+    );
     expect(answers).toEqual([{ practice: { undecided: 'whole-system' } }]);
   });
 });

@@ -9,8 +9,10 @@ import {
   type SurveyDoubt,
 } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
+import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
+import { doubtWords } from './doubtWords.ts';
 import { KindPicker } from './KindPicker.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
 import { Questions } from './Questions.tsx';
@@ -30,6 +32,7 @@ interface Props {
   /** An answer that was asked for elsewhere on the page: its level opens at it. */
   readonly asked: AskedField | null;
   readonly onAsked: () => void;
+  readonly onAsk: (field: AskedField) => void;
   /** What stands above the questions. */
   readonly children?: ReactNode;
   readonly onAnswer: (patch: Partial<Survey>) => void;
@@ -40,7 +43,7 @@ interface Props {
 export function SurveyPanel(props: Props) {
   const { survey, partName, advice, families, doubts, house, worth, said, onAnswer, onUndo, children } =
     props;
-  const { asked, onAsked } = props;
+  const { asked, onAsked, onAsk } = props;
   return (
     <section
       aria-label="Survey"
@@ -49,9 +52,7 @@ export function SurveyPanel(props: Props) {
       <h2 className="sr-only">Survey</h2>
       <KindPicker survey={survey} name={partName} onAnswer={onAnswer} />
       {doubts.map((d) => (
-        <p key={d.code} role="alert" className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
-          {d.got}: can that be? {d.accepts}.
-        </p>
+        <Doubt key={d.code} doubt={d} survey={survey} onAsk={onAsk} />
       ))}
       <Questions
         survey={survey}
@@ -68,6 +69,32 @@ export function SurveyPanel(props: Props) {
       <PracticeHere survey={survey} house={house} onAnswer={onAnswer} />
       {children}
     </section>
+  );
+}
+
+/** Two answers that cannot both be: said where they were given, each one touch away. */
+function Doubt({
+  doubt,
+  survey,
+  onAsk,
+}: {
+  readonly doubt: SurveyDoubt;
+  readonly survey: Survey;
+  readonly onAsk: Props['onAsk'];
+}) {
+  const units = usePrefs((p) => p.units);
+  return (
+    <p role="alert" className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
+      <b className="font-semibold">Can that be?</b> {doubtWords(doubt, survey, units)}{' '}
+      {doubt.fields.map((f, i) => (
+        <span key={f}>
+          {i > 0 ? ' · ' : ''}
+          <button type="button" className="underline pointer-coarse:min-h-11" onClick={() => onAsk(f)}>
+            {SURVEY_WORDS[f].toLowerCase()}
+          </button>
+        </span>
+      ))}
+    </p>
   );
 }
 

@@ -75,7 +75,7 @@ describe('the survey sheet', () => {
   const draw = (
     s: Survey,
     onAnswer: (p: Partial<Survey>) => void = none,
-    more: { readonly said?: Said; readonly asked?: AskedField } = {},
+    more: { readonly said?: Said; readonly asked?: AskedField; readonly wanted?: string[] } = {},
   ) =>
     render(
       <SurveyPanel
@@ -89,6 +89,7 @@ describe('the survey sheet', () => {
         said={more.said ?? null}
         asked={more.asked ?? null}
         onAsked={none}
+        onAsk={(f) => more.wanted?.push(f)}
         onAnswer={onAnswer}
         onUndo={none}
       />,
@@ -163,8 +164,15 @@ describe('the survey sheet', () => {
     expect(document.activeElement).toBe(screen.getByLabelText('In the sun'));
   });
   it('questions a contradiction', () => {
-    draw({ ...PLAIN, areaM2: 90 });
-    expect(screen.getByRole('alert').textContent).toContain('can that be?');
+    const wanted: string[] = [];
+    draw({ ...PLAIN, areaM2: 90 }, none, { wanted });
+    // 18 kg of 6 mm plate has 2 m/(ρ t) = 0.76 m² (docs/calculations.md D).
+    const alert = screen.getByRole('alert');
+    expect(alert.textContent).toMatch(
+      /Can that be\? 90\.0 m² of surface does not go with 18 kg.*about 0\.76 m²/,
+    );
+    fireEvent.click(within(alert).getByRole('button', { name: 'area' }));
+    expect(wanted).toEqual(['areaM2']);
   });
   it('“nothing unusual” says what it says, answers only what is open, and never what must be looked at', () => {
     const given = nothingUnusual({ ...blankSurvey('steel-plate'), fuel: 'yes' });

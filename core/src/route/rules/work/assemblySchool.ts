@@ -10,7 +10,7 @@ export const assemblySchool = rule({
   check: (v) => {
     return v.survey.assembled !== 'unknown' &&
       (v.survey.assembled === 'yes') === (v.means.schools.assembly === 'assembled')
-      ? fires()
+      ? fires({ school: v.means.schools.assembly })
       : null;
   },
 });

@@ -10,6 +10,6 @@ export const toolSchool = rule({
   remedies: [bySchool('tool')],
   check: (v) => {
     const last = lastCoat(v);
-    return last?.tool === v.means.schools.tool ? fires({ tool: last.tool }) : null;
+    return last?.tool === v.means.schools.tool ? fires({ school: last.tool }) : null;
   },
 });
