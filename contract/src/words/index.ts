@@ -8,3 +8,4 @@ export * from './rules.ts';
 export * from './shelf.ts';
 export * from './reasons.ts';
 export * from './refusal.ts';
+export * from './glossary.ts';

@@ -14,18 +14,18 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'strip.clad':
     'Abrasives cut through the thin clad layer of aluminium skins, and media stretch them: pad, solvent and licensed procedures only.',
   'strip.disc-edges': 'A disc takes thin edges and lips off with the paint.',
-  'strip.facility': 'The shop lacks what the method needs, and no contractor does it.',
+  'strip.facility': 'The shop does not have what this method needs, and no contractor does it.',
   'strip.fuel-tank': 'No heat, sparks or grinding on a fuel tank until it is certified gas-free.',
   'strip.hard-tools': 'Needle gun and rotary bristle peen: never on hardened or high-strength steel.',
-  'strip.heat-gun-lead': 'A heat gun makes lead fume of old paint.',
-  'strip.heat-thin': 'A heat gun warps thin sheet, and is no tool near fuel.',
+  'strip.heat-gun-lead': 'A heat gun turns lead paint into poisonous fume.',
+  'strip.heat-thin': 'A heat gun warps thin sheet. Never use it near fuel.',
   'strip.hydrogen':
     'Acid and electrolysis load springs, hardened and high-strength steel with hydrogen: it cracks later.',
   'strip.keep-etch':
-    'An etch primer is no weather coat: left open more than two days, it comes off before anything goes on.',
+    'An etch primer does not stand weather. Left open more than two days, it must come off before anything goes on.',
   'strip.keep-school': 'House practice: sound paint stays on and is keyed.',
-  'strip.keep-show': 'A show finish is not built on old paint.',
-  'strip.keep-unsound': 'What is kept must be there: paint that is not known, or not there, carries nothing.',
+  'strip.keep-show': 'A show finish cannot be built on old paint.',
+  'strip.keep-unsound': 'Only paint that is there, and that you know is sound, can be kept.',
   'strip.lagging':
     'Lagging that may hold asbestos is surveyed by licensed people before anything is touched.',
   'strip.legacy-dust':
@@ -33,67 +33,65 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'strip.legacy-test':
     'Old paint is tested for lead and chromate, through all its layers, before any of it becomes dust or fume.',
   'strip.metals':
-    'Iron media and steel wire leave rust in light metals, baths eat them, strippers soften glass-fibre: each act is for its own metals.',
+    'Each act has its own metals: iron media and steel wire leave rust in light metals, baths eat them, strippers soften glass-fibre.',
   'strip.seals-bath': 'Baths, media and lye get into seals, glazing and wiring that stay in place.',
   'strip.solvent-seams': 'Stripper and acid that cannot be rinsed from a seam lift the next paint.',
   'strip.springs': 'Coarse grit, needles and a disc nick a spring, and it breaks at the nick.',
   'strip.strip-school': 'House practice: old paint comes off.',
   'strip.tar':
     'Coal tar burns the skin and causes cancer: a specialist says how it comes off before anyone scrapes it.',
-  'strip.thin': 'Grit warps thin sheet, a needle gun dents it, a stiff shape stands more than a flat one.',
+  'strip.thin': 'Grit warps thin sheet and a needle gun dents it. A stiff shape stands more than a flat one.',
   'strip.wheel-school': 'House practice: no wire wheel.',
   'strip.white-metal-mask': 'Grit embeds in white metal: mask it before blasting.',
   'strip.white-metal-out':
     'White metal and solder come out before a bath, lye or heat: acid and lye eat them, heat melts them and makes lead fume.',
   'prep.asbestos-test':
     'Dark old filler, underseal and brake dust may hold asbestos: a sample is tested before they are scraped, sanded or blown.',
-  'prep.bare-first':
-    'Stripping and washing with acid come before the first coat: after it they take the coat.',
+  'prep.bare-first': 'Strip and wash with acid before the first coat. Done after it, they take the coat off.',
   'prep.conversion-first': 'Aluminium outdoors holds paint longer over a conversion coating.',
   'prep.degrease-first': 'Degrease before any abrasive, or oil is ground into the metal and the abrasive.',
-  'prep.flash-rust':
-    'Bare iron is primed within its flash-rust limit: nothing that takes days stands between.',
+  'prep.flash-rust': 'Prime bare iron within its flash-rust limit. Put nothing that takes days in between.',
   'prep.glue-first': 'Glue comes off by scraper and solvent first: abrasives smear it into the profile.',
   'prep.inspect-bare':
     'A licensed person looks at bare pressure, structural, brake, steering, lifting and aircraft parts before paint hides anything.',
   'prep.openings':
-    'Openings of an assembled unit are masked before the first wet act: water and solvent run into bearings and stay.',
-  'prep.record-first': 'Layers, colours and markings are recorded before they go.',
+    'Mask the openings of an assembled unit before the first wet act: water and solvent run into bearings and stay.',
+  'prep.record-first': 'Record layers, colours and markings before they go.',
   'prep.salt-test':
     'Salts from coast or road stay in the pits, and blasting hides them: test, wash, test again.',
   'prep.test-fit': 'Bend, file and fit while it is bare: fitting after paint scratches paint.',
   'prep.warm-out':
-    'Oil is warmed out of a loose casting only: never with white metal, solder or seals in place, nor in a whole unit.',
+    'Warm the oil out of a loose casting only: never with white metal, solder or seals in place, and never in a whole unit.',
   'prep.zinc-salts':
     'Zinc-rich primer left open over two days grows white salts: water and a brush before the next coat.',
   'surface.burnished':
     'A wire wheel burnishes: it hides rust under a glaze that paint does not hold to. Follow it with abrasive.',
   'surface.clean': 'The metal is not clean enough for this first coat.',
   'surface.first':
-    'What smears, clogs or spoils is off before the act: oil and glue before media, paint before a bath.',
+    'What smears, clogs or spoils comes off before the act: oil and glue before media, paint before a bath.',
   'surface.key':
-    'Nothing has given this first coat a hold: a kept coat is keyed all over, other metals are keyed, swept or converted.',
-  'surface.profile': 'The roughness of the metal is not what this first coat holds to.',
-  'surface.stands': 'Something still stands on the metal that this first coat does not take.',
+    'This first coat has nothing to hold to: key a kept coat all over; key, sweep or convert other metals.',
+  'surface.profile': 'This first coat does not hold to this roughness.',
+  'surface.stands': 'Something still stands on the metal that this first coat does not stick to.',
   'metal.aluminium-warn':
     'Aluminium’s oxide regrows in hours: the first coat goes on the same day it is keyed.',
   'metal.casting-school': 'House practice on rough castings: primed, or straight to enamel.',
   'metal.diecast-trial': 'Zinc die-cast: two days’ adhesion trial on a hidden face first.',
   'metal.direct':
-    'A finish straight on bare metal only on a rough casting, working finish, indoors, or thin where the form asks for it.',
+    'A finish goes straight on bare metal only on a rough casting, as a working finish, indoors, or thin where the form asks for it.',
   'metal.listed': 'The primer’s sheet must list the bare metal it goes on.',
   'metal.magnesium':
     'Magnesium burns as dust and corrodes under water: nothing abrades it, dry or wet, before a specialist has treated it.',
-  'etch.alone': 'An etch is no weather coat: it must be covered.',
-  'etch.die-cast': 'The acid of an etch eats zinc die-cast: epoxy, after its trial.',
-  'etch.filler-on': 'No filler directly on etch.',
+  'etch.alone': 'An etch does not stand weather: cover it.',
+  'etch.die-cast': 'The acid of an etch eats zinc die-cast. Use epoxy, after its trial.',
+  'etch.filler-on': 'Filler does not go straight on an etch.',
   'etch.follower':
     'Nothing goes on an etch but the follower its own sheet lists: acid left in it stops many epoxies.',
-  'etch.over-conversion': 'Conversion coating or etch, not both: each wants the bare metal.',
-  'etch.over-filler': 'Etch over filler: its acid stays in the filler.',
+  'etch.over-conversion': 'A conversion coating or an etch, not both: each needs the bare metal.',
+  'etch.over-filler': 'An etch does not go over filler: its acid stays in the filler.',
   'etch.school': 'House practice: etch wet-on-wet, or hardened and scuffed.',
-  'etch.total-film': 'An etch has a total maximum, however many passes.',
-  'etch.wet-on-wet-listed': 'Wet-on-wet only where the etch sheet gives that window for this follower.',
+  'etch.total-film': 'An etch has a most film altogether, however many passes you make.',
+  'etch.wet-on-wet-listed': 'Wet-on-wet goes only where the etch sheet gives that window for this follower.',
   'zinc.alkyd-over':
     'Alkyd and oil paint turn to soap on zinc: zinc-rich, galvanised and die-cast alike. Tie-coat first.',
   'zinc.exposed': 'Blasted steel in a harsh place: zinc-rich under epoxy and topcoat lasts longest.',
@@ -105,12 +103,12 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'zinc.phosphate':
     'A phosphate film keeps the zinc from touching the steel, and no test shows that blasting took it all out of the pits.',
   'zinc.steel-only': 'Zinc-rich protects by touching steel; on other metals it does nothing.',
-  'over.base-clear': 'A metallic ground coat is nothing without its clear.',
+  'over.base-clear': 'A metallic ground coat needs its clear over it.',
   'over.bitumen': 'Bitumen bleeds through and lifts everything modern: it comes off first.',
   'over.clear-alone': 'A clear is for metallics: over a plain colour it only adds hours.',
-  'over.filler-place': 'Polyester filler never on zinc, under water, or on a phosphate film.',
+  'over.filler-place': 'Polyester filler does not go on zinc, under water, or on a phosphate film.',
   'over.metallic':
-    'A metallic colour is a ground coat, two metallic and two clear; a plain one is none of it.',
+    'A metallic colour takes a ground coat, two coats of metallic and two of clear. A plain colour takes none of that.',
   'over.noble-metal': 'Copper, graphite and lead pigments never touch aluminium or magnesium.',
   'over.old-one-pack':
     'Old one-pack paint under a two-pack lifts unless a solvent rub leaves it alone and a barrier epoxy goes between.',
@@ -130,7 +128,7 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'finish.chips': 'Stones and tools chip brittle finishes, and dark colours show it down to bright metal.',
   'finish.fuel': 'Fuel and oil soften one-pack enamels and lacquers.',
   'finish.hold-primer':
-    'Colour undecided: the primer stands open, and its window shuts. It will have to be abraded before the colour.',
+    'The colour is undecided, so the primer stands open and its window shuts. Abrade it before the colour.',
   'finish.hold-school':
     'House practice while the colour is undecided: a primer that stops rust, its later coats left open.',
   'finish.level-pits': 'Pits show through a show or as-built finish: level them.',

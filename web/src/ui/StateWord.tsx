@@ -1,5 +1,6 @@
 import type { Headline } from '@calvetta/core';
-import { HEADLINE_WORDS } from '@calvetta/contract/words';
+import { HEADLINE_WORDS, stateTerm } from '@calvetta/contract/words';
+import { Word } from './Word.tsx';
 
 const TONE: Readonly<Record<Headline, string>> = {
   suspect: 'text-bad',
@@ -19,17 +20,21 @@ const TONE: Readonly<Record<Headline, string>> = {
   cured: 'text-quiet',
 };
 
-/** The one word a part is shown by. The word carries the state; colour only helps to find it. */
-export function StateWord({
-  headline,
-  isLarge = false,
-}: {
+interface Props {
   readonly headline: Headline;
   readonly isLarge?: boolean;
-}) {
+  readonly isInRow?: boolean;
+}
+
+/** The one word a part is shown by; touched, it says what it means. The word carries the state; colour only helps to find it. */
+export function StateWord({ headline, isLarge = false, isInRow = false }: Props) {
   return (
-    <span className={`figure whitespace-nowrap ${isLarge ? 'text-[20px]' : 'text-[14px]'} ${TONE[headline]}`}>
+    <Word
+      term={stateTerm(headline)}
+      isInRow={isInRow}
+      className={`figure whitespace-nowrap ${isLarge ? 'text-[20px]' : 'text-[14px]'} ${TONE[headline]}`}
+    >
       {HEADLINE_WORDS[headline]}
-    </span>
+    </Word>
   );
 }

@@ -77,7 +77,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
           <span className="min-w-0 flex-1">
             <span className="flex items-baseline justify-between gap-2">
               {name}
-              <StateWord headline={card.headline} />
+              <StateWord isInRow headline={card.headline} />
             </span>
             <span className="block truncate text-[13px] text-quiet">{view.text}</span>
           </span>
@@ -93,7 +93,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
     >
       <span className={FIRST_COLUMN}>{section}</span>
       {name}
-      <StateWord headline={card.headline} />
+      <StateWord isInRow headline={card.headline} />
       {ribbon}
       <span className="truncate text-[13px]" title={view.text}>
         {view.text}

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Advice, AskedField, Choice, Family, ShopMeans, Survey } from '@calvetta/core';
 import { QUALITY_WORDS, WAY_WORDS } from '@calvetta/contract/words';
+import { Word } from '../../ui/Word.tsx';
 import { StopShort, type StopAt } from '../../drawings/StopShort.tsx';
 import {
   actsWords,
@@ -51,7 +52,9 @@ export function RefusedStrip(props: Props) {
   const waiting = advice.refused.filter((r) => r.about === 'family' && r.reasons.length === 0);
   return (
     <section aria-label="Refused" className="border border-line bg-panel p-3">
-      <h2 className="text-[18px]">These stop short</h2>
+      <h2 className="text-[18px]">
+        These <Word term="stops-short">stop short</Word>
+      </h2>
       {advice.wouldHelp.length > 0 ? (
         <p className="mt-1 border-l-4 border-mark bg-ground px-2 py-1">
           What would open a route:{' '}

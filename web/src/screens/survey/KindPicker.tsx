@@ -4,6 +4,7 @@ import { KIND_WORDS } from '@calvetta/contract/words';
 import { KindDrawing } from '../../drawings/KindDrawing.tsx';
 import { usePrefs } from '../../state/prefs.ts';
 import { OneOf } from '../../ui/Toggle.tsx';
+import { Word } from '../../ui/Word.tsx';
 import { saidWords } from './said.ts';
 import { shownAnswer } from './surveyWords.ts';
 
@@ -109,7 +110,9 @@ function Known({ survey, onChange }: { readonly survey: Survey; readonly onChang
         </p>
         {usual.length > 0 ? (
           <p className="text-[13px] text-quiet">
-            <span className="text-warn">Usual: look.</span>{' '}
+            <Word term="usual" className="text-warn">
+              Usual: look.
+            </Word>{' '}
             {usual.map((f) => saidWords(f, survey, units)).join(' · ')}
           </p>
         ) : null}
