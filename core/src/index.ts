@@ -255,6 +255,7 @@ export { CLEANLINESS } from './route/surface/cleanliness.ts';
 export { type Seen, SEEN_RUST, SEEN_PAINT, SEEN_WATER } from './route/surface/seen.ts';
 export { type SurfaceStage, stagesOf } from './route/surface/stages.ts';
 export { mendFor, mended } from './route/mend.ts';
+export { type Follow, followOf } from './route/followers.ts';
 export { HAND_STEPS, type EditContext, handStep, handCoat } from './route/handSteps.ts';
 export {
   placesOf,

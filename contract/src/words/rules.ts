@@ -88,6 +88,8 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'etch.follower':
     'Nothing goes on an etch but the follower its own sheet lists: acid left in it stops many epoxies.',
   'etch.over-conversion': 'A conversion coating or an etch, not both: each needs the bare metal.',
+  'etch.on-coat':
+    'An etch goes on bare metal: over another coat its acid has nothing to bite into, and stays.',
   'etch.over-filler': 'An etch does not go over filler: its acid stays in the filler.',
   'etch.school': 'House practice: etch wet-on-wet, or hardened and scuffed.',
   'etch.total-film': 'An etch has a most film altogether, however many passes you make.',

@@ -60,6 +60,7 @@ import { dieCast as etchDieCast } from './etch/dieCast.ts';
 import { fillerOn as etchFillerOn } from './etch/fillerOn.ts';
 import { follower as etchFollower } from './etch/follower.ts';
 import { overConversion as etchOverConversion } from './etch/overConversion.ts';
+import { onCoat as etchOnCoat } from './etch/onCoat.ts';
 import { overFiller as etchOverFiller } from './etch/overFiller.ts';
 import { school as etchSchool } from './etch/school.ts';
 import { totalFilm as etchTotalFilm } from './etch/totalFilm.ts';
@@ -201,6 +202,7 @@ export const RULES: readonly Rule[] = [
   etchFillerOn,
   etchFollower,
   etchOverConversion,
+  etchOnCoat,
   etchOverFiller,
   etchSchool,
   etchTotalFilm,

@@ -123,6 +123,10 @@ export function products({ part, shop, steps, paint, keeps, bad }: Look): void {
     );
     bad(below?.family === 'bitumen' && me.family !== 'bitumen', 'on bitumen');
     bad(
+      me.role === 'etch' && s.kind === 'etch' && below !== undefined && below.role !== 'etch',
+      'etch over a coat',
+    );
+    bad(
       me.role === 'etch' &&
         s.kind === 'etch' &&
         (steps.some((x) => x.what === 'conversion') || part.substrate === 'zinc-diecast'),

@@ -21,7 +21,7 @@ const FRACTIONS: Readonly<Record<number, string>> = { 4: '¼', 8: '½', 12: '¾'
 /** What each act takes off and leaves: the table that the judge, the search and the drawings share. */
 export function ActsTable() {
   return (
-    <section aria-label="Acts">
+    <section id="acts" aria-label="Acts" className="scroll-mt-4">
       <h2 className="text-[20px]">What each act takes off and leaves</h2>
       <p className="text-[14px] text-quiet">
         Of what was present, on a steel plate of rust grade C. On castings and light metals some take less, as

@@ -1,9 +1,8 @@
-import { useEffect, useState } from 'react';
-import { useLocation } from 'react-router';
-import { familiesOf, RULES, type Family, type Matter, type Rule } from '@calvetta/core';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useLocation } from 'react-router';
+import { familiesOf, RULES, type Rule } from '@calvetta/core';
 import {
   BINDER_WORDS,
-  MATTER_WORDS,
   RULE_WORDS,
   SEVERITY_WORDS,
   SOURCE_KIND_WORDS,
@@ -17,64 +16,113 @@ import { sheetWrite } from '../../record/write.ts';
 import { useSheets } from '../../api/queries.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { ActsTable } from './ActsTable.tsx';
+import { Followers } from './Followers.tsx';
+import { Primers } from './Primers.tsx';
+import { Words } from './Words.tsx';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
 
-/** Rules, families and formulas, each with an address of its own, so that a reason can point at it. */
+const SECTIONS = [
+  ['words', 'Words'],
+  ['acts', 'What each act takes off'],
+  ['primers', 'First coats'],
+  ['followers', 'What goes on what'],
+  ['rules', 'Rules'],
+  ['families', 'Families'],
+  ['formulas', 'Formulas'],
+] as const;
+
+/** A place to learn: words, acts, first coats, what goes on what, rules, families and formulas, each with an address of its own. */
 export default function ReferenceScreen() {
   const { hash } = useLocation();
-  const [text, setText] = useState('');
+  const wanted = hash === '' ? null : decodeURIComponent(hash.slice(1));
+  const sheets = useSheets();
+  const stored = sheets.data?.sheets;
+  const families = useMemo(() => [...familiesOf(stored ?? []).values()], [stored]);
   useEffect(() => {
-    document.getElementById(decodeURIComponent(hash.slice(1)))?.scrollIntoView({ block: 'center' });
-  }, [hash]);
-  const wanted = text.trim().toLowerCase();
+    if (wanted === null) return;
+    const isSection = SECTIONS.some(([id]) => id === wanted);
+    document.getElementById(wanted)?.scrollIntoView({ block: isSection ? 'start' : 'center' });
+  }, [wanted]);
+  return (
+    <div className="grid gap-x-6 p-4 lg:grid-cols-[190px_minmax(0,1100px)]">
+      <nav aria-label="On this page" className="lg:sticky lg:top-4 lg:self-start print:hidden">
+        <h1 className="text-[24px]">Reference</h1>
+        <ul className="flex flex-wrap gap-x-4 text-[14px] lg:flex-col">
+          {SECTIONS.map(([id, title]) => (
+            <li key={id}>
+              <Link
+                className="inline-flex min-h-8 items-center underline pointer-coarse:min-h-11"
+                to={`#${id}`}
+              >
+                {title}
+              </Link>
+            </li>
+          ))}
+        </ul>
+        <Button className="mt-2" onClick={() => window.print()}>
+          Print
+        </Button>
+      </nav>
+      <div className="flex min-w-0 flex-col gap-8">
+        <Words wanted={wanted} />
+        <ActsTable />
+        <Primers families={families} />
+        <Followers families={families} />
+        <Rules wanted={wanted} />
+        <Families />
+        <section id="formulas" aria-label="Formulas" className="scroll-mt-4">
+          <h2 className="text-[20px]">Formulas</h2>
+          <ul>
+            {Object.entries(WORKINGS).map(([name, w]) => (
+              <li key={name} id={`formula.${name}`} className="border-t border-line/60 py-1.5">
+                {w.formula} <span className="text-[13px] text-quiet">{w.source}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      </div>
+    </div>
+  );
+}
+
+/** Every judgement by its topic, with how it speaks and where it is from. */
+function Rules({ wanted }: { readonly wanted: string | null }) {
+  const [text, setText] = useState('');
+  const sought = text.trim().toLowerCase();
   const rules = RULES.filter(
-    (r) => wanted === '' || `${r.id} ${RULE_WORDS[r.id]}`.toLowerCase().includes(wanted),
+    (r) => sought === '' || `${r.id} ${RULE_WORDS[r.id]}`.toLowerCase().includes(sought),
   );
   const topics = [...new Set(RULES.map((r) => r.id.split('.')[0]!))];
   return (
-    <div className="flex max-w-[1100px] flex-col gap-5 p-4">
+    <section id="rules" aria-label="Rules" className="scroll-mt-4">
       <div className="flex flex-wrap items-end justify-between gap-3">
-        <h1 className="text-[24px]">Reference</h1>
-        <label className="flex items-center gap-2 text-[14px]">
-          Find a rule
-          <input value={text} onChange={(e) => setText(e.target.value)} />
-        </label>
-      </div>
-      <section aria-label="Rules">
         <h2 className="text-[20px]">
           Rules{' '}
           <span className="text-[14px] font-normal text-quiet">
             {rules.length} of {RULES.length}
           </span>
         </h2>
-        {topics.map((t) => {
-          const own = rules.filter((r) => r.id.startsWith(`${t}.`));
-          return own.length === 0 ? null : (
-            <section key={t} className="mt-3">
-              <h3 className="text-[16px]">{TOPIC_WORDS[t] ?? t}</h3>
-              <ul>
-                {own.map((r) => (
-                  <RuleRow key={r.id} rule={r} isWanted={hash === `#${r.id}`} />
-                ))}
-              </ul>
-            </section>
-          );
-        })}
-      </section>
-      <ActsTable />
-      <Families />
-      <section aria-label="Formulas">
-        <h2 className="text-[20px]">Formulas</h2>
-        <ul>
-          {Object.entries(WORKINGS).map(([name, w]) => (
-            <li key={name} id={`formula.${name}`} className="border-t border-line/60 py-1.5">
-              {w.formula} <span className="text-[13px] text-quiet">{w.source}</span>
-            </li>
-          ))}
-        </ul>
-      </section>
-    </div>
+        <label className="flex items-center gap-2 text-[14px] print:hidden">
+          Find a rule
+          <input value={text} onChange={(e) => setText(e.target.value)} />
+        </label>
+      </div>
+      {topics.map((t) => {
+        const own = rules.filter((r) => r.id.startsWith(`${t}.`));
+        return own.length === 0 ? null : (
+          <section key={t} className="mt-3">
+            <h3 className="text-[16px]">{TOPIC_WORDS[t] ?? t}</h3>
+            <ul>
+              {own.map((r) => (
+                <RuleRow key={r.id} rule={r} isWanted={wanted === r.id} />
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      {rules.length === 0 ? <p className="text-quiet">No rule has these words.</p> : null}
+    </section>
   );
 }
 
@@ -95,22 +143,6 @@ function RuleRow({ rule, isWanted }: { readonly rule: Rule; readonly isWanted: b
   );
 }
 
-/** What a first coat asks of iron and steel. */
-const wants = ({ traits: t }: Family): string =>
-  t.bareMetals.length === 0
-    ? ''
-    : [
-        t.leastClean,
-        t.profileUm ? `${t.profileUm.min}–${t.profileUm.max} µm` : '',
-        Object.keys(t.tolerates).length > 0
-          ? `over ${Object.entries(t.tolerates)
-              .map(([m, much]) => `${MATTER_WORDS[m as Matter]}${much === 'traces' ? ' (traces)' : ''}`)
-              .join(', ')}`
-          : '',
-      ]
-        .filter(Boolean)
-        .join('; ');
-
 function Families() {
   const sheets = useSheets();
   const show = useDialogs((s) => s.show);
@@ -118,7 +150,7 @@ function Families() {
   const stored = new Set((sheets.data?.sheets ?? []).map((s) => s.sheetId));
   const families = [...familiesOf(sheets.data?.sheets ?? []).values()];
   return (
-    <section aria-label="Families">
+    <section id="families" aria-label="Families" className="scroll-mt-4">
       <h2 className="text-[20px]">Families</h2>
       <p className="flex flex-wrap items-center gap-3">
         <Button onClick={() => show({ kind: 'own-sheet', familyId: null })}>Type a sheet from the tin</Button>
@@ -128,7 +160,7 @@ function Families() {
         <table className="w-full text-left text-[14px]">
           <thead className="figure text-[13px] text-quiet">
             <tr>
-              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'wants', 'sheet'].map((h) => (
+              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'sheet'].map((h) => (
                 <th key={h} className="py-1 pr-3 font-medium">
                   {h || 'family'}
                 </th>
@@ -150,7 +182,6 @@ function Families() {
                 <td className="figure pr-3 whitespace-nowrap">{units.temp(f.traits.heatMaxC, 0)}</td>
                 <td className="pr-3">{f.traits.holdsSun ? 'yes' : 'no'}</td>
                 <td className="pr-3">{f.traits.bareMetals.join(', ') || '—'}</td>
-                <td className="pr-3">{wants(f)}</td>
                 <td className="text-[13px] text-quiet">
                   {f.sheet.source}{' '}
                   {stored.has(f.sheet.sheetId) ? (

@@ -39,6 +39,14 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ l: ETCH }],
     unknown: 'never',
   },
+  'etch.on-coat': {
+    fires: [
+      { l: 'epoxy-primer etch-2k surfacer-2k gloss-2k*2' },
+      { l: 'gloss-2k etch-1k surfacer-2k gloss-2k*2' },
+    ],
+    clear: [{ l: ETCH }],
+    unknown: 'never',
+  },
   'etch.over-filler': {
     fires: [{ l: 'body-filler etch-2k surfacer-2k gloss-2k*2' }],
     clear: [{ l: ETCH }],
