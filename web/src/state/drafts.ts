@@ -8,7 +8,14 @@ export interface SurveyDraft {
   /** The survey on record when they were begun, as text: it tells whether somebody stored another since. */
   readonly begunFrom: string;
 }
+/** Where a part lives and what is wanted of it: mostly the same all over a machine. */
+export type Life = Partial<Pick<Survey, (typeof LIFE_FIELDS)[number]>>;
+export const LIFE_FIELDS = ['category', 'sun', 'durability', 'finish'] as const;
+
 interface Drafts {
+  /** What was last said of a part of each machine. */
+  readonly lives: Readonly<Record<string, Life>>;
+  rememberLife: (machineId: string, life: Life) => void;
   readonly surveys: Readonly<Record<string, SurveyDraft>>;
   put: (partId: string, draft: SurveyDraft) => void;
   drop: (partId: string) => void;
@@ -17,6 +24,9 @@ interface Drafts {
 export const useDrafts = create<Drafts>()(
   persist(
     (set) => ({
+      lives: {},
+      rememberLife: (machineId, life) =>
+        set((s) => ({ lives: { ...s.lives, [machineId]: { ...s.lives[machineId], ...life } } })),
       surveys: {},
       put: (partId, draft) => set((s) => ({ surveys: { ...s.surveys, [partId]: draft } })),
       drop: (partId) =>
@@ -29,6 +39,7 @@ export const useDrafts = create<Drafts>()(
       // A draft of an earlier version lacks what was not asked then.
       merge: (kept, now) => ({
         ...now,
+        lives: (kept as Partial<Drafts> | undefined)?.lives ?? {},
         surveys: Object.fromEntries(
           Object.entries((kept as Partial<Drafts> | undefined)?.surveys ?? {}).map(([id, d]) => [
             id,

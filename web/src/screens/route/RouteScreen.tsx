@@ -75,6 +75,7 @@ function Chooser({ part, means, sheets }: ChooserProps) {
           asked={asked}
           onAsked={() => setAsked(null)}
           onAsk={setAsked}
+          proposed={surveying.proposed}
           onAnswer={answer}
           onUndo={undo}
         >

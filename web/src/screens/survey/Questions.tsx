@@ -1,6 +1,8 @@
 import { useRef, useState } from 'react';
 import { questionsNext, type Advice, type AskedField, type Family, type Survey } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
+import { LIFE_FIELDS, type Life } from '../../state/drafts.ts';
+import { Button } from '../../ui/Button.tsx';
 import { usePrefs } from '../../state/prefs.ts';
 import { MovesHere } from './MovesHere.tsx';
 import { Question } from './Question.tsx';
@@ -18,10 +20,12 @@ interface Props {
   readonly said: Said | null;
   readonly onAnswer: (patch: Partial<Survey>) => void;
   readonly onUndo: () => void;
+  /** Where the last part of this machine lives: proposed, and one touch to say. */
+  readonly proposed: Life | null;
 }
 
 /** At most five questions at a time, those that move the answer most; and what the last one moved. */
-export function Questions({ survey, advice, families, worth, said, onAnswer, onUndo }: Props) {
+export function Questions({ survey, advice, families, worth, said, onAnswer, onUndo, proposed }: Props) {
   const units = usePrefs((s) => s.units);
   const [left, setLeft] = useState<readonly AskedField[]>([]);
   const gates = advice.routes[0]?.gates.map((g) => g.field) ?? [];
@@ -62,6 +66,17 @@ export function Questions({ survey, advice, families, worth, said, onAnswer, onU
           <h3 className="figure text-[13px] text-quiet">
             Look, and touch what you see: these move the answer most
           </h3>
+          {proposed ? (
+            <Button
+              className="justify-start whitespace-normal! text-left"
+              onClick={() => answerAndGoOn(proposed)}
+            >
+              As the last part of this machine:{' '}
+              {LIFE_FIELDS.filter((f) => proposed[f] !== undefined)
+                .map((f) => saidWords(f, { ...survey, ...proposed }, units))
+                .join(', ')}
+            </Button>
+          ) : null}
           {fields.map((f) => (
             <Question
               key={f}

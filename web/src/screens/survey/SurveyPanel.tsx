@@ -9,6 +9,7 @@ import {
   type SurveyDoubt,
 } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
+import type { Life } from '../../state/drafts.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
@@ -32,6 +33,8 @@ interface Props {
   /** An answer that was asked for elsewhere on the page: its level opens at it. */
   readonly asked: AskedField | null;
   readonly onAsked: () => void;
+  /** Where the last part of this machine lives. */
+  readonly proposed: Life | null;
   readonly onAsk: (field: AskedField) => void;
   /** What stands above the questions. */
   readonly children?: ReactNode;
@@ -62,6 +65,7 @@ export function SurveyPanel(props: Props) {
         said={said}
         onAnswer={onAnswer}
         onUndo={onUndo}
+        proposed={props.proposed}
       />
       <NothingUnusual survey={survey} onAnswer={onAnswer} />
       <SheetSection survey={survey} asked={asked} onAsked={onAsked} onAnswer={onAnswer} />

@@ -75,7 +75,12 @@ describe('the survey sheet', () => {
   const draw = (
     s: Survey,
     onAnswer: (p: Partial<Survey>) => void = none,
-    more: { readonly said?: Said; readonly asked?: AskedField; readonly wanted?: string[] } = {},
+    more: {
+      readonly said?: Said;
+      readonly asked?: AskedField;
+      readonly wanted?: string[];
+      readonly proposed?: Partial<Survey>;
+    } = {},
   ) =>
     render(
       <SurveyPanel
@@ -89,6 +94,7 @@ describe('the survey sheet', () => {
         said={more.said ?? null}
         asked={more.asked ?? null}
         onAsked={none}
+        proposed={more.proposed ?? null}
         onAsk={(f) => more.wanted?.push(f)}
         onAnswer={onAnswer}
         onUndo={none}
@@ -119,6 +125,17 @@ describe('the survey sheet', () => {
     expect(oil.getByText(/does oil sweat out/).textContent).toMatch(/hot-air gun, 15 minutes/);
     fireEvent.click(oil.getByRole('button', { name: 'Leave it open' }));
     expect(questions()).not.toContain('oil');
+  });
+  it('proposes where the last part of the machine lives, says it whole, and takes it in one touch', () => {
+    const answers: Partial<Survey>[] = [];
+    const proposed = { category: 'C3', sun: 'yes', durability: 'H', finish: 'working' } as const;
+    draw(blankSurvey('steel-plate'), (p) => answers.push(p), { proposed });
+    fireEvent.click(
+      screen.getByRole('button', {
+        name: 'As the last part of this machine: outdoors inland (C3), in the sun, to last 15–25 years, working finish',
+      }),
+    );
+    expect(answers).toEqual([proposed]);
   });
   it('says what the last answer opened and closed, and draws what leads now', () => {
     const before: Survey = PLAIN;

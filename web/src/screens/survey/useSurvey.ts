@@ -12,7 +12,7 @@ import {
   type Survey,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
-import { useDrafts } from '../../state/drafts.ts';
+import { LIFE_FIELDS, useDrafts, type Life } from '../../state/drafts.ts';
 
 /** What the part's own record already answers. */
 function firstSurvey(part: PartDetail): Survey {
@@ -42,10 +42,19 @@ interface Surveying {
   readonly isDraft: boolean;
   /** Somebody stored another survey since these answers were begun. */
   readonly isOvertaken: boolean;
+  /** What was last said of where another part of this machine lives, as far as it is open here; null: nothing. */
+  readonly proposed: Life | null;
   readonly answer: (patch: Partial<Survey>) => void;
   readonly undo: () => void;
   /** Lets the answers given here go and takes what is on record. */
   readonly drop: () => void;
+}
+
+/** Proposed only while where it lives is open: an answer is never written over. */
+function proposalOf(life: Life | undefined, s: Survey): Life | null {
+  if (life?.category === undefined || s.category !== 'unknown') return null;
+  const { sun, ...rest } = life;
+  return s.sun === 'unknown' && sun !== undefined ? { ...rest, sun } : rest;
 }
 
 /** A survey under way: its answers are kept on this device until they are stored, so that leaving the page loses none. */
@@ -58,6 +67,9 @@ export function useSurvey(
   const draft = useDrafts((s) => s.surveys[partId]);
   const put = useDrafts((s) => s.put);
   const drop = useDrafts((s) => s.drop);
+  const { machineId } = part.card;
+  const life = useDrafts((s) => s.lives[machineId]);
+  const rememberLife = useDrafts((s) => s.rememberLife);
   const stored = JSON.stringify(part.survey);
   const onRecord = useMemo(() => firstSurvey(part), [part]);
   const survey = draft?.survey ?? onRecord;
@@ -73,7 +85,10 @@ export function useSurvey(
     said,
     isDraft: draft !== undefined,
     isOvertaken: draft !== undefined && begun !== stored,
+    proposed: proposalOf(life, survey),
     answer: (patch) => {
+      const said = LIFE_FIELDS.filter((f) => patch[f] !== undefined && patch[f] !== 'unknown');
+      if (said.length > 0) rememberLife(machineId, Object.fromEntries(said.map((f) => [f, patch[f]])));
       const next = answered(survey, patch);
       const moves = movesOf(advice, advise({ survey: next, means, families }));
       setSaid({
