@@ -29,7 +29,7 @@ import { Rivals } from './Rivals.tsx';
 import { SurveyPanel } from '../survey/SurveyPanel.tsx';
 import { useSurvey } from '../survey/useSurvey.ts';
 import { useWorth } from '../survey/useWorth.ts';
-import { useSetRoute } from './useSetRoute.ts';
+import { useSetRoute, type Chosen } from './useSetRoute.ts';
 import { Templates } from '../survey/Templates.tsx';
 
 /** Survey a part and choose its route: rivals side by side, what was refused and why, all judged here as answers change. */
@@ -123,14 +123,20 @@ function Chooser({ part, means, sheets }: ChooserProps) {
           steps={editing}
           isBusy={isBusy}
           onClose={() => setEditing(null)}
-          onSet={(steps, reason) =>
-            use({ routeId: 'edited', steps, origin: reason === null ? 'edited' : 'overridden', reason })
-          }
+          onSet={(steps, reason) => use(chosenByHand(steps, reason))}
         />
       ) : null}
     </>
   );
 }
+
+/** Steps set by hand: edited, or against a rule with its reason. */
+const chosenByHand = (steps: readonly RouteStep[], reason: string | null): Chosen => ({
+  routeId: 'edited',
+  steps,
+  origin: reason === null ? 'edited' : 'overridden',
+  reason,
+});
 
 interface HeadProps {
   readonly part: PartDetail;
