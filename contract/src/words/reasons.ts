@@ -1,4 +1,13 @@
-import type { Matter, Reason } from '@calvetta/core';
+import {
+  METRIC,
+  showFilm,
+  showMass,
+  showTemperature,
+  type Matter,
+  type Reason,
+  type Shown,
+  type UnitPreference,
+} from '@calvetta/core';
 import { SUBSTRATE_WORDS } from './bench.ts';
 import { FACILITY_WORDS, MATTER_WORDS, WHAT_WORDS } from './route.ts';
 import { ANSWER_WORDS, KIND_WORDS, SURVEY_WORDS } from './survey.ts';
@@ -25,8 +34,15 @@ const WASH: Readonly<Record<string, string>> = {
   glue: 'Scraper and solvent',
 };
 
+const textOf = (s: Shown): string => `${s.text} ${s.unit}`;
+/** “40–75” µm in the reader’s unit; a word stays a word. */
+function inFilm(range: string, u: UnitPreference): string {
+  if (!/\d/.test(range)) return range;
+  return `${range.replace(/\d+(\.\d+)?/g, (n) => showFilm(Number(n), u).text)} ${showFilm(1, u).unit}`;
+}
+
 /** Figures of a finding whose sentence needs them: what stands and what would take it off, what is wanted and what is there. */
-const SPOKEN: Readonly<Record<string, (d: Reason['data']) => string>> = {
+const SPOKEN: Readonly<Record<string, (d: Reason['data'], u: UnitPreference) => string>> = {
   'surface.stands': (d) => {
     const matter = MATTER_WORDS[d['matter'] as Matter];
     const off = String(d['off']);
@@ -42,8 +58,8 @@ const SPOKEN: Readonly<Record<string, (d: Reason['data']) => string>> = {
     `${first(MATTER_WORDS[d['matter'] as Matter])} comes off before ${WHAT_WORDS[String(d['act'])] ?? String(d['act'])}.`,
   'surface.clean': (d) =>
     `${String(d['product'])} wants ${String(d['need'])}; this reaches ${String(d['got']) === 'none' ? 'no grade' : String(d['got'])}.`,
-  'surface.profile': (d) =>
-    `${String(d['product'])} wants a roughness of ${String(d['need'])} µm; this leaves ${String(d['got'])}${String(d['got']) === 'none' ? '' : ' µm'}.`,
+  'surface.profile': (d, u) =>
+    `${String(d['product'])} wants a roughness of ${inFilm(String(d['need']), u)}; this leaves ${inFilm(String(d['got']), u)}.`,
   'strip.thin': (d) =>
     `${first(WHAT_WORDS[String(d['act'])] ?? '')} wants at least ${d['leastMm']} mm here${d['mm'] === undefined ? '' : `; this is ${d['mm']} mm`}: thinner warps or dents.`,
   // House practice: which school is meant.
@@ -65,29 +81,39 @@ const SPOKEN: Readonly<Record<string, (d: Reason['data']) => string>> = {
 };
 
 /** What a finding says, with its figures where the sentence needs them. */
-export const reasonWords = (r: Pick<Reason, 'ruleId' | 'data'>): string =>
-  SPOKEN[r.ruleId]?.(r.data) ?? RULE_WORDS[r.ruleId] ?? r.ruleId;
+export const reasonWords = (r: Pick<Reason, 'ruleId' | 'data'>, units: UnitPreference = METRIC): string =>
+  SPOKEN[r.ruleId]?.(r.data, units) ?? RULE_WORDS[r.ruleId] ?? r.ruleId;
 
-/** Names of figures that stand under a sentence. */
-const FIGURE_WORDS: Readonly<Record<string, string>> = {
-  um: 'film, µm',
-  needUm: 'wanted, µm',
-  leastUm: 'least, µm',
-  mostUm: 'most, µm',
-  heatC: 'heat, °C',
-  mostC: 'stands, °C',
-  leastC: 'from, °C',
-  mm: 'thickness, mm',
-  leastMm: 'least, mm',
-  kg: 'mass, kg',
-  mostKg: 'most, kg',
-  gapV: 'apart, V',
-  limitV: 'limit, V',
-  clearanceUm: 'clearance, µm',
-  days: 'days',
-  most: 'most',
-  coats: 'coats',
+type FigureKind = 'film' | 'temperature' | 'mass' | 'length' | 'voltage' | 'count';
+/** Figures that stand under a sentence: what they are called, and what they are of. */
+const FIGURES: Readonly<Record<string, readonly [name: string, kind: FigureKind]>> = {
+  um: ['film', 'film'],
+  needUm: ['wanted', 'film'],
+  leastUm: ['least', 'film'],
+  mostUm: ['most', 'film'],
+  heatC: ['heat', 'temperature'],
+  mostC: ['stands', 'temperature'],
+  leastC: ['from', 'temperature'],
+  mm: ['thickness', 'length'],
+  leastMm: ['least', 'length'],
+  kg: ['mass', 'mass'],
+  mostKg: ['most', 'mass'],
+  gapV: ['apart', 'voltage'],
+  limitV: ['limit', 'voltage'],
+  clearanceUm: ['clearance', 'film'],
+  days: ['days', 'count'],
+  most: ['most', 'count'],
+  coats: ['coats', 'count'],
 };
+const SHOWN: Readonly<Record<FigureKind, (v: number, u: UnitPreference) => string>> = {
+  film: (v, u) => textOf(showFilm(v, u)),
+  temperature: (v, u) => textOf(showTemperature(v, u, 0)),
+  mass: (v, u) => textOf(showMass(v, u)),
+  length: (v) => `${Number(v.toPrecision(3))} mm`,
+  voltage: (v) => `${Number(v.toPrecision(2))} V`,
+  count: (v) => String(Number(v.toPrecision(3))),
+};
+
 const VALUES: Readonly<Record<string, string>> = {
   ...WHAT_WORDS,
   ...ANSWER_WORDS,
@@ -98,20 +124,20 @@ const VALUES: Readonly<Record<string, string>> = {
   ...SURVEY_WORDS,
 };
 
-/** The figures of a finding for the line under its sentence; nothing where the sentence has said them. */
-export function figureWords(r: Pick<Reason, 'ruleId' | 'data'>): string {
+const valueWords = (text: string): string =>
+  text
+    .split(', ')
+    .map((x) => VALUES[x] ?? x)
+    .join(', ');
+
+/** The figures of a finding for the line under its sentence, in the reader’s units; nothing where the sentence has said them. */
+export function figureWords(r: Pick<Reason, 'ruleId' | 'data'>, units: UnitPreference = METRIC): string {
   if (SPOKEN[r.ruleId]) return '';
   return Object.entries(r.data)
     .map(([k, v]) => {
-      const value =
-        typeof v === 'number'
-          ? String(Number(v.toPrecision(3)))
-          : v
-              .split(', ')
-              .map((x) => VALUES[x] ?? x)
-              .join(', ');
-      const name = FIGURE_WORDS[k];
-      return name ? `${name}: ${value}` : value;
+      const [name, kind] = FIGURES[k] ?? [null, 'count' as const];
+      const value = typeof v === 'number' ? SHOWN[kind](v, units) : valueWords(v);
+      return name === null ? value : `${name}: ${value}`;
     })
     .join(' · ');
 }

@@ -15,6 +15,7 @@ import {
   FACILITIES,
   familiesOf,
   FULL_SHOP,
+  METRIC,
   METHODS,
   QUALITIES,
   RULES,
@@ -29,6 +30,7 @@ import {
   KIND_WORDS,
   FIND_OUT,
   MATTER_WORDS,
+  figureWords,
   reasonWords,
   WAY_WORDS,
   METHOD_WORDS,
@@ -123,12 +125,29 @@ describe('words of what is on the metal', () => {
     const said = advice.refused
       .flatMap((r) => r.reasons)
       .filter((r) => r.ruleId === 'surface.stands')
-      .map(reasonWords);
+      .map((r) => reasonWords(r));
     expect(said.length).toBeGreaterThan(0);
     for (const text of said)
       expect(text).toMatch(/^[A-Z].* still stands under .*\. .*(takes|would take) it off\.$/);
     // No code of ours in a sentence.
     for (const text of said) expect(text).not.toMatch(/[a-z]-[a-z]+-blast|grit-blast|tight-rust|pit-rust/);
+  });
+});
+
+describe('figures of a reason', () => {
+  const mils = { ...METRIC, film: 'mil', temperature: 'F', mass: 'lb' } as const;
+  it('are said in the reader’s units (25.4 µm a mil, 0.45359237 kg a pound, both exact)', () => {
+    const film = { ruleId: 'protect.min-film', data: { um: 127, needUm: 254 } };
+    expect(figureWords(film)).toBe('film: 127 µm · wanted: 254 µm');
+    expect(figureWords(film, mils)).toBe('film: 5.0 mil · wanted: 10.0 mil');
+    expect(figureWords({ ruleId: 'heat.limit', data: { heatC: 100 } }, mils)).toBe('heat: 212 °F');
+    expect(figureWords({ ruleId: 'strip.bath-size', data: { kg: 45.359237 } }, mils)).toBe('mass: 100 lb');
+    const profile = { ruleId: 'surface.profile', data: { product: 'Zinc', need: '40–75', got: 'none' } };
+    expect(reasonWords(profile, mils)).toBe('Zinc wants a roughness of 1.6–3.0 mil; this leaves none.');
+  });
+  it('house practice says which side is meant', () => {
+    expect(reasonWords({ ruleId: 'work.tool-school', data: { school: 'brush' } })).toContain('by brush');
+    expect(reasonWords({ ruleId: 'etch.school', data: { school: 'harden-scuff' } })).toContain('hardens');
   });
 });
 

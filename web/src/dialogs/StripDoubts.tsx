@@ -2,6 +2,7 @@ import { blankSurvey, familiesOf, RULES, stripDoubts, type StripMethod } from '@
 import type { PartDetail } from '@calvetta/contract';
 import { figureWords, reasonWords } from '@calvetta/contract/words';
 import { Link } from 'react-router';
+import { usePrefs } from '../state/prefs.ts';
 import { useSheets, useShop } from '../api/queries.ts';
 
 interface Props {
@@ -11,6 +12,7 @@ interface Props {
 
 /** What speaks against a strip on this metal, with its figures and its rule, before it is logged. */
 export default function StripDoubts({ part, method }: Props) {
+  const units = usePrefs((s) => s.units);
   const shop = useShop().data;
   const sheets = useSheets().data?.sheets;
   if (!shop || !sheets) return null;
@@ -35,9 +37,9 @@ export default function StripDoubts({ part, method }: Props) {
       <ul>
         {doubts.map((d) => (
           <li key={d.ruleId}>
-            {reasonWords(d)}{' '}
+            {reasonWords(d, units)}{' '}
             <span className="text-[13px] text-quiet">
-              {figureWords(d)} ·{' '}
+              {figureWords(d, units)} ·{' '}
               <Link className="underline" to={`/reference#${d.ruleId}`}>
                 {d.ruleId}
               </Link>

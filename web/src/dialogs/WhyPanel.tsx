@@ -46,7 +46,7 @@ function Why({ part }: { readonly part: PartDetail }) {
   return (
     <div className="flex flex-col gap-5">
       <p className="text-[16px]">
-        <StateWord headline={part.card.headline} isLarge /> · {view.text}
+        <StateWord headline={part.card.headline} isLarge explains="here" /> · {view.text}
       </p>
       <AirSection part={part} />
       {part.faces.map((f) => (

@@ -23,17 +23,16 @@ const TONE: Readonly<Record<Headline, string>> = {
 interface Props {
   readonly headline: Headline;
   readonly isLarge?: boolean;
-  readonly isInRow?: boolean;
+  /** Touched, it says what it means: where it stands by itself, or in a row that is walked by keys. Never inside a link. */
+  readonly explains?: 'here' | 'in-row';
 }
 
-/** The one word a part is shown by; touched, it says what it means. The word carries the state; colour only helps to find it. */
-export function StateWord({ headline, isLarge = false, isInRow = false }: Props) {
+/** The one word a part is shown by. The word carries the state; colour only helps to find it. */
+export function StateWord({ headline, isLarge = false, explains }: Props) {
+  const look = `figure whitespace-nowrap ${isLarge ? 'text-[20px]' : 'text-[14px]'} ${TONE[headline]}`;
+  if (explains === undefined) return <span className={look}>{HEADLINE_WORDS[headline]}</span>;
   return (
-    <Word
-      term={stateTerm(headline)}
-      isInRow={isInRow}
-      className={`figure whitespace-nowrap ${isLarge ? 'text-[20px]' : 'text-[14px]'} ${TONE[headline]}`}
-    >
+    <Word term={stateTerm(headline)} isInRow={explains === 'in-row'} className={look}>
       {HEADLINE_WORDS[headline]}
     </Word>
   );

@@ -77,7 +77,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
           <span className="min-w-0 flex-1">
             <span className="flex items-baseline justify-between gap-2">
               {name}
-              <StateWord isInRow headline={card.headline} />
+              <StateWord headline={card.headline} explains="in-row" />
             </span>
             <span className="block truncate text-[13px] text-quiet">{view.text}</span>
           </span>
@@ -93,7 +93,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
     >
       <span className={FIRST_COLUMN}>{section}</span>
       {name}
-      <StateWord isInRow headline={card.headline} />
+      <StateWord headline={card.headline} explains="in-row" />
       {ribbon}
       <span className="truncate text-[13px]" title={view.text}>
         {view.text}

@@ -135,7 +135,7 @@ function PartLine({ card, order, data, isTicked, onTick }: LineProps) {
             {actView(card, nowMs, data.zone, units).text}
           </span>
         </span>
-        <StateWord isInRow headline={card.headline} />
+        <StateWord headline={card.headline} />
         <span className="truncate text-[13px] max-md:hidden">
           {actView(card, nowMs, data.zone, units).text}
         </span>

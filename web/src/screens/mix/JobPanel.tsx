@@ -135,7 +135,7 @@ function PartList({ group, needs, chosen, onToggle }: ListProps) {
               <span className="truncate" title={`${c.name}, ${c.machineName}`}>
                 {c.name}
               </span>
-              <StateWord isInRow headline={c.headline} />
+              <StateWord headline={c.headline} />
               <span className="figure text-right text-[14px]">
                 {need?.ok ? units.volume(need.value.mixedMl) : '—'}
               </span>

@@ -18,6 +18,7 @@ import { useSheets, useShop } from '../../api/queries.ts';
 import { refusedWords } from '../../record/refusal.ts';
 import { useRecord } from '../../record/useRecord.ts';
 import { SeenSwatch } from '../../drawings/SeenSwatch.tsx';
+import { usePrefs } from '../../state/prefs.ts';
 import { useNotices } from '../../state/notices.ts';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -156,6 +157,7 @@ interface RestProps {
 
 /** What is left of the route, judged by what was seen; each refusal with the one act that would mend it. */
 function Rest({ part, steps, seen, isBusy, onSet }: RestProps) {
+  const units = usePrefs((s) => s.units);
   const shop = useShop();
   const sheets = useSheets();
   if (!shop.data || !sheets.data || part.survey === null) return null;
@@ -177,7 +179,7 @@ function Rest({ part, steps, seen, isBusy, onSet }: RestProps) {
         const what = m?.step.what ?? m?.step.kind ?? '';
         return (
           <li key={r.ruleId} className="border-t border-line/60 py-1">
-            {reasonWords(r)}{' '}
+            {reasonWords(r, units)}{' '}
             {m ? (
               <Button disabled={isBusy} onClick={() => onSet(mended(steps, m), r)}>
                 Put in: {(WHAT_WORDS[what] ?? STEP_WORDS[what] ?? what).split(',')[0]}

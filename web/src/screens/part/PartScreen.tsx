@@ -82,7 +82,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
         <h1 className="text-[26px] leading-tight">{card.name}</h1>
       </div>
       <p className="min-w-[240px] flex-1 text-[16px]">
-        <StateWord headline={card.headline} isLarge /> · {view.text}
+        <StateWord headline={card.headline} isLarge explains="here" /> · {view.text}
       </p>
       <div className="flex flex-wrap gap-2">
         {view.logs === null && view.opens !== 'edit' ? null : (

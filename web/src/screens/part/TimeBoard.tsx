@@ -54,7 +54,7 @@ export function TimeBoard({
                     {part.faces.length > 1 ? (
                       <span className="figure text-ink">{faceName(part, f.face)}</span>
                     ) : null}
-                    <StateWord isInRow headline={f.headline} />
+                    <StateWord headline={f.headline} />
                     {f.cure ? <span>film {CURE_WORDS[f.cure]}</span> : null}
                   </p>
                   <WindowRibbon

@@ -203,6 +203,7 @@ function ZoneAnswers({
   readonly advice: Advice;
   readonly families: ReadonlyMap<string, Family>;
 }) {
+  const units = useUnits();
   if (advice.zones.length === 0) return null;
   return (
     <section aria-label="Zones" className="border border-line bg-panel p-3">
@@ -212,7 +213,7 @@ function ZoneAnswers({
           <li key={z.zone.zoneId} data-zone={z.zone.zoneId} className="border-t border-line/60 py-1">
             <b className="font-semibold">{z.zone.name}</b>{' '}
             <span className="text-quiet">
-              {z.zone.heatC === null ? '' : `to ${z.zone.heatC} °C · `}
+              {z.zone.heatC === null ? '' : `to ${units.temp(z.zone.heatC, 0)} · `}
               {WAY_WORDS[z.way]}
             </span>
             <br />

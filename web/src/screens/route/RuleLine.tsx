@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Reason } from '@calvetta/core';
 import { figureWords, reasonWords, SOURCE_KIND_WORDS } from '@calvetta/contract/words';
+import { usePrefs } from '../../state/prefs.ts';
 import { ruleOf } from './reasons.ts';
 
 const ICONS = { for: Check, mind: TriangleAlert, against: Minus } as const;
@@ -19,9 +20,10 @@ interface Props {
 
 /** A reason in a line, opening to its figures, rule and source. */
 export function RuleLine({ tone, reason, zone, children }: Props) {
+  const units = usePrefs((s) => s.units);
   const Icon = ICONS[tone];
   const rule = ruleOf(reason.ruleId);
-  const numbers = figureWords(reason);
+  const numbers = figureWords(reason, units);
   return (
     <li className="border-t border-line/60 py-1">
       <details>
@@ -33,7 +35,7 @@ export function RuleLine({ tone, reason, zone, children }: Props) {
           />
           <span>
             {zone ? <b className="font-semibold">{zone}: </b> : null}
-            {reasonWords(reason)}
+            {reasonWords(reason, units)}
           </span>
         </summary>
         <p className="ml-6 text-[13px] text-quiet">

@@ -4,6 +4,7 @@ import { ANSWER_WORDS, ZONE_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { AnyOf } from '../../ui/Toggle.tsx';
 import { newId } from '../../ui/newId.ts';
+import { Figure } from './FieldRow.tsx';
 
 interface Props {
   readonly survey: Survey;
@@ -92,10 +93,6 @@ interface RowProps {
 
 function ZoneRow({ zone, onChange, onRemove }: RowProps) {
   const area = zone.overrides.areaM2 ?? null;
-  const figure = (text: string): number | null => {
-    const n = Number(text.replace(',', '.'));
-    return text.trim() === '' || !Number.isFinite(n) ? null : n;
-  };
   return (
     <fieldset className="flex flex-col gap-1 border-l-2 border-line pl-2 text-[14px]">
       <legend className="flex w-full items-center justify-between">
@@ -119,26 +116,24 @@ function ZoneRow({ zone, onChange, onRemove }: RowProps) {
           ))}
         </select>
       </label>
-      <label className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2">
-        Hottest, °C
-        <input
-          aria-label={`Hottest of ${zone.name}, °C`}
-          inputMode="decimal"
-          className="min-h-8! py-0!"
-          defaultValue={zone.heatC ?? ''}
-          onChange={(e) => onChange({ heatC: figure(e.target.value) })}
+      <div className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2">
+        <span aria-hidden="true">Hottest</span>
+        <Figure
+          field="heatC"
+          label={`Hottest of ${zone.name}`}
+          value={zone.heatC}
+          onChange={(heatC) => onChange({ heatC })}
         />
-      </label>
-      <label className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2">
-        Area, m²
-        <input
-          aria-label={`Area of ${zone.name}, m²`}
-          inputMode="decimal"
-          className="min-h-8! py-0!"
-          defaultValue={area ?? ''}
-          onChange={(e) => onChange({ overrides: { ...zone.overrides, areaM2: figure(e.target.value) } })}
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2">
+        <span aria-hidden="true">Area</span>
+        <Figure
+          field="areaM2"
+          label={`Area of ${zone.name}`}
+          value={area}
+          onChange={(areaM2) => onChange({ overrides: { ...zone.overrides, areaM2 } })}
         />
-      </label>
+      </div>
       {zone.kind === 'inside' ? (
         <AnyOf<Fluid>
           label={`What ${zone.name} holds`}
