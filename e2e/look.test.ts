@@ -1,190 +1,45 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Locator, Page } from 'playwright-core';
 import { open, startStage, type Stage } from './browser.ts';
-import { rivals } from './survey.ts';
-
-/** A usual part, what somebody in front of it touches, and what the golden decision of the same name says of it. */
-interface Usual {
-  readonly partId: string;
-  readonly name: string;
-  readonly substrate: string;
-  readonly kind: string;
-  readonly touches: readonly (readonly [question: string, answer: string])[];
-  /** Families or acts, by id, in the leading route. */
-  readonly leads: RegExp;
-  /** Never in any route shown. */
-  readonly never: RegExp;
-  /** Refused, by the rule that must be among its reasons. */
-  readonly refuses: readonly [id: string, ruleId: string];
-}
-const where = ['Where will it live?', 'outdoors inland (C3)'] as const;
-const sun = ['Does the sun reach it?', 'yes'] as const;
-const bare = ['What does the old paint do?', 'none'] as const;
-const oily = ['Is there oil on it?', 'surface'] as const;
-const rusty = ['What does the bare metal look like?', 'C: scale gone, light pits'] as const;
-
-// Each expectation is a golden decision of core/src/route/test (named beside it), whose source stands there: docs/trade.md,
-// common practice, no published source.
-const USUAL: readonly Usual[] = [
-  {
-    // 'galvanised never takes alkyd', 'galvanised keeps its zinc'
-    partId: 'van.guard',
-    name: 'Bin lid, galvanised',
-    substrate: 'galvanised',
-    kind: 'galvanised sheet',
-    touches: [bare, oily, where, sun],
-    leads: /sweep|pad|t-wash/,
-    // Never as the first coat on zinc.
-    never: /grit-blast|^[^/]*\/(zp-alkyd|enamel)/,
-    refuses: ['zp-alkyd', 'metal.listed'],
-  },
-  {
-    // 'small rusty bracket: bath is a way', 'plate, blasted, outdoors'
-    partId: 'van.lug',
-    name: 'Step bracket',
-    substrate: 'steel-plate',
-    kind: 'bracket, fabricated',
-    touches: [bare, rusty, oily, where, sun],
-    leads: /grit-blast.*(epoxy|zinc)/,
-    never: /^hand\//,
-    refuses: ['tank-lining', 'protect.lining'],
-  },
-  {
-    // 'sheet of 1 mm is not blasted'
-    partId: 'van.mudguard',
-    name: 'Mudguard, front',
-    substrate: 'steel-sheet',
-    kind: 'sheet panel',
-    touches: [bare, rusty, oily, where, sun],
-    leads: /spot-blast|fine-blast|rotary-bristle|disc/,
-    never: /grit-blast/,
-    refuses: ['grit-blast', 'strip.thin'],
-  },
-  {
-    // 'oil-soaked casting is degreased again', 'zinc-rich on cast iron'
-    partId: 'van.case',
-    name: 'Crankcase',
-    substrate: 'grey-iron',
-    kind: 'engine casting',
-    touches: [bare, rusty, ['Is there oil on it?', 'soaked in'], where],
-    leads: /epoxy|heat-primer|engine/,
-    never: /zinc-epoxy/,
-    refuses: ['zinc-epoxy', 'zinc.steel-only'],
-  },
-  {
-    // 'aluminium skin: no disc', 'aluminium never meets iron media'
-    partId: 'van.skin',
-    name: 'Cowling skin',
-    substrate: 'aluminium-wrought',
-    kind: 'aircraft skin',
-    touches: [bare, oily, where, sun],
-    leads: /epoxy|etch/,
-    never: /grit-blast|\bdisc\b|zinc-epoxy/,
-    refuses: ['disc', 'strip.clad'],
-  },
-  {
-    // 'leaf spring: chelate or fine blast, no acid, no grit, no disc'
-    partId: 'van.leaf',
-    name: 'Leaf spring, spare',
-    substrate: 'steel-plate',
-    kind: 'spring',
-    touches: [bare, rusty, oily, where, sun],
-    leads: /chelating-bath|fine-blast|hand|graphite|oil-film/,
-    never: /citric-bath|grit-blast|\bdisc\b|electrolysis/,
-    refuses: ['grit-blast', 'strip.springs'],
-  },
-];
+import { violations } from './accessible.ts';
+import { agreesWithGolden, bringUsual, EACH, lookAt, USUAL } from './usual.ts';
 
 let stage: Stage;
 beforeAll(async () => {
   stage = await startStage();
-  const parts = USUAL.map(({ partId, name, substrate }) => ({
-    partId,
-    name,
-    assemblyName: 'Looked at',
-    substrate,
-    massKg: 8,
-    areaM2: 0.6,
-    thicknessMm: null,
-    faces: 1,
-  }));
-  expect((await stage.app.post('/api/machines/van/parts', { parts })).status).toBe(201);
+  await bringUsual(stage);
 }, 120_000);
 afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
-type Touch = (what: Locator) => Promise<void>;
-
-/** Looks at the part and touches what is seen; gives back how many touches it took. */
-async function lookAt(page: Page, part: Usual, touch: Touch): Promise<number> {
-  let touches = 0;
-  const press = async (what: Locator): Promise<void> => {
-    await what.waitFor();
-    await touch(what);
-    touches++;
-  };
-  await press(page.getByRole('radio', { name: part.kind, exact: true }));
-  for (const [question, answer] of part.touches)
-    await press(
-      page.getByRole('group', { name: question }).getByRole('radio', { name: answer, exact: true }),
-    );
-  await press(page.getByRole('button', { name: 'I looked: nothing else unusual' }));
-  return touches;
-}
-
-async function agreesWithGolden(page: Page, part: Usual): Promise<void> {
-  await page.getByText(/^\d routes? holds?|^\d routes hold/).waitFor();
-  const ids = await page
-    .locator('[data-route]')
-    .evaluateAll((all) => all.map((a) => a.getAttribute('data-route')!));
-  expect([part.name, ids[0]]).toEqual([part.name, expect.stringMatching(part.leads)]);
-  for (const id of ids) expect([part.name, id]).toEqual([part.name, expect.not.stringMatching(part.never)]);
-  const [id, ruleId] = part.refuses;
-  await page.locator(`[data-refused="${id}"]`).getByText(ruleId).first().waitFor({ state: 'attached' });
-  expect((await rivals(page))[0]).toMatch(/^Advised: /);
-}
-
-/** Reaches a control by Tab and arrows alone, and presses it. */
-const byKeys =
-  (page: Page): Touch =>
-  async (what) => {
-    const isThere = () => what.evaluate((e) => e === document.activeElement);
-    const isNear = () =>
-      what.evaluate(
-        (e) => e.closest('[role="group"], [role="radiogroup"]')?.contains(document.activeElement) ?? false,
-      );
-    for (let i = 0; i < 60 && !(await isThere()); i++)
-      await page.keyboard.press((await isNear()) && (await onRadio(page)) ? 'ArrowRight' : 'Tab');
-    expect(await isThere()).toBe(true);
-    await page.keyboard.press('Space');
-  };
-const onRadio = (page: Page): Promise<boolean> =>
-  page.evaluate(() => document.activeElement?.getAttribute('role') === 'radio');
-
-describe('six usual parts, from “what is it?” to an advice that the golden decisions agree with', () => {
-  it.each(USUAL.map((u) => [u.name, u] as const))('%s: under eight touches', async (_name, part) => {
+describe('six usual parts at a desk, from “what is it?” to an advice that the golden decisions agree with', () => {
+  it.each(EACH)('%s: under eight touches', async (_name, part) => {
     const page = await stage.desk();
     await open(stage, page, `/parts/${part.partId}/route`);
     expect(await lookAt(page, part, (w) => w.click())).toBeLessThan(8);
     await agreesWithGolden(page, part);
   });
-  it.each([USUAL[1]!, USUAL[3]!].map((u) => [u.name, u] as const))(
-    '%s: by keys alone',
-    async (_name, part) => {
+});
+
+describe('the page to look at', () => {
+  it.each(['light', 'dark'])(
+    'keeps to WCAG A and AA in the %s theme: kinds, pictures, rivals, steps in the hands',
+    async (theme) => {
       const page = await stage.desk();
-      await open(stage, page, `/parts/${part.partId}/route`);
-      await lookAt(page, part, byKeys(page));
-      await agreesWithGolden(page, part);
-    },
-  );
-  it.each([USUAL[0]!, USUAL[2]!, USUAL[5]!].map((u) => [u.name, u] as const))(
-    '%s: on a phone, by thumb',
-    async (_name, part) => {
-      const page = await stage.phone();
-      await open(stage, page, `/parts/${part.partId}/route`);
-      expect(await lookAt(page, part, (w) => w.tap())).toBeLessThan(8);
-      await agreesWithGolden(page, part);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+      await page.addInitScript((t) => {
+        localStorage['calvetta-prefs'] = JSON.stringify({
+          state: { personId: 'ines', theme: t },
+          version: 0,
+        });
+      }, theme);
+      await open(stage, page, `/parts/${USUAL[5]!.partId}/route`);
+      await page.getByRole('button', { name: 'all 30 kinds' }).click();
+      expect(await violations(page)).toEqual([]);
+      await lookAt(page, USUAL[5]!, (w) => w.click());
+      await page.locator('[data-level] > button').first().click();
+      expect(await violations(page)).toEqual([]);
+      await page.getByRole('button', { name: 'Edit steps' }).click();
+      await page.getByText('No rule is against it.').waitFor();
+      expect(await violations(page)).toEqual([]);
     },
   );
 });

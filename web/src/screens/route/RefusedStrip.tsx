@@ -1,8 +1,10 @@
 import { Link } from 'react-router';
 import type { Advice, AskedField, Choice, Family, ShopMeans, Survey } from '@calvetta/core';
 import { QUALITY_WORDS, WAY_WORDS } from '@calvetta/contract/words';
+import { Section } from '../../drawings/Section.tsx';
 import { Word } from '../../ui/Word.tsx';
 import { StopShort, type StopAt } from '../../drawings/StopShort.tsx';
+import { layersOfChoice } from './layers.ts';
 import {
   actsWords,
   asked,
@@ -42,6 +44,8 @@ const STOP_WORDS: Readonly<Record<StopAt, string>> = {
   over: 'stops over the coat under it',
   life: 'stops at what it has to stand',
 };
+/** µm that fill the height of a small cut. */
+const UNSHOWN_UM = 320;
 const stopOf = (ruleId: string): StopAt => STOPS[ruleId.split('.')[0] ?? ''] ?? 'life';
 
 /** What is in no route, drawn to where it stops, by which rule, and the act that would mend it. Methods are folded away. */
@@ -147,7 +151,7 @@ function MendLink({
   );
 }
 
-/** Routes that hold and lost their place, each with the quality that cost it most. */
+/** Routes that hold and lost their place, each as a cut on the rivals’ scale, with the quality that cost it most. */
 function Unshown({ advice, families, onLook }: Props) {
   if (advice.unshown.length === 0) return null;
   return (
@@ -155,24 +159,37 @@ function Unshown({ advice, families, onLook }: Props) {
       <summary className="figure cursor-pointer text-[15px]">
         Also hold, and lost: {advice.unshown.length}
       </summary>
-      <ul className="mt-1 text-[14px]">
+      <ul className="mt-1 grid gap-x-5 text-[14px] sm:grid-cols-2">
         {advice.unshown.map((u) => (
           <li
             key={`${u.way} ${u.choice.layers.map((l) => l.familyId).join()}`}
-            className="border-t border-line/60 py-1"
+            className="flex gap-3 border-t border-line/60 py-1"
           >
-            {WAY_WORDS[u.way]}: {actsWords(u.choice.acts)}; {layersWords(u.choice.layers, families)}{' '}
-            <span className="text-quiet">
-              · {u.figures.hours.toFixed(0)} h, {u.figures.days.toFixed(0)} days · less{' '}
-              {QUALITY_WORDS[u.lostBy]}
-            </span>{' '}
-            <button
-              type="button"
-              className="underline pointer-coarse:min-h-11"
-              onClick={() => onLook(u.choice)}
-            >
-              look at its steps
-            </button>
+            <span className="shrink-0">
+              <Section
+                layers={layersOfChoice(u.choice.layers, families)}
+                specifiedUm={0}
+                profileUm={8}
+                widthPx={44}
+                heightPx={56}
+                fullUm={UNSHOWN_UM}
+                label={layersWords(u.choice.layers, families)}
+              />
+            </span>
+            <span className="min-w-0">
+              {WAY_WORDS[u.way]}: {actsWords(u.choice.acts)}; {layersWords(u.choice.layers, families)}{' '}
+              <span className="text-quiet">
+                · {u.figures.hours.toFixed(0)} h, {u.figures.days.toFixed(0)} days · less{' '}
+                {QUALITY_WORDS[u.lostBy]}
+              </span>{' '}
+              <button
+                type="button"
+                className="underline pointer-coarse:min-h-11"
+                onClick={() => onLook(u.choice)}
+              >
+                look at its steps
+              </button>
+            </span>
           </li>
         ))}
       </ul>

@@ -1,0 +1,38 @@
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { open, startStage, type Stage } from './browser.ts';
+import type { Page } from 'playwright-core';
+import { agreesWithGolden, bringUsual, EACH, lookAt, type Touch } from './usual.ts';
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await startStage();
+  await bringUsual(stage);
+}, 120_000);
+afterEach(() => stage.closePages());
+afterAll(() => stage.close());
+
+/** Reaches a control by Tab and arrows alone, and presses it. */
+const byKeys =
+  (page: Page): Touch =>
+  async (what) => {
+    const isThere = () => what.evaluate((e) => e === document.activeElement);
+    const isNear = () =>
+      what.evaluate(
+        (e) => e.closest('[role="group"], [role="radiogroup"]')?.contains(document.activeElement) ?? false,
+      );
+    for (let i = 0; i < 60 && !(await isThere()); i++)
+      await page.keyboard.press((await isNear()) && (await onRadio(page)) ? 'ArrowRight' : 'Tab');
+    expect(await isThere()).toBe(true);
+    await page.keyboard.press('Space');
+  };
+const onRadio = (page: Page): Promise<boolean> =>
+  page.evaluate(() => document.activeElement?.getAttribute('role') === 'radio');
+
+describe('six usual parts by keys alone', () => {
+  it.each(EACH)('%s', async (_name, part) => {
+    const page = await stage.desk();
+    await open(stage, page, `/parts/${part.partId}/route`);
+    await lookAt(page, part, byKeys(page));
+    await agreesWithGolden(page, part);
+  });
+});
