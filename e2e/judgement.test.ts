@@ -88,13 +88,15 @@ describe('stories of a restorer', () => {
     await page.getByRole('button', { name: 'Edit steps' }).click();
     await page.getByText('No rule is against it.').waitFor();
     const rows = page.getByRole('dialog').getByRole('listitem');
-    const stripper = rows.filter({ hasText: 'solvent stripper' });
+    const doing = (...acts: string[]) =>
+      rows.filter({ has: page.locator(acts.map((a) => `option[value="${a}"]:checked`).join(', ')) });
+    const stripper = doing('solvent-stripper');
     const had = await stripper.count();
     expect(had).toBeGreaterThan(0);
     for (let i = had; i > 0; i--)
       await stripper
         .first()
-        .getByRole('button', { name: /^Take step/ })
+        .getByRole('button', { name: /^Take step \d+ out/ })
         .click();
     await page
       .getByText(/Sound old paint.* (still stands under|comes off before)/i)
@@ -107,8 +109,8 @@ describe('stories of a restorer', () => {
         .click();
     await page.getByText('No rule is against it.').waitFor();
     // Without the bath it is the rust that stays.
-    const derust = rows.filter({ hasText: /chelating bath|citric bath|electrolysis/ }).first();
-    await derust.getByRole('button', { name: /^Take step/ }).click();
+    const derust = doing('chelating-bath', 'citric-bath', 'electrolysis').first();
+    await derust.getByRole('button', { name: /^Take step \d+ out/ }).click();
     await page
       .getByText(/rust.* still stands under/i)
       .first()

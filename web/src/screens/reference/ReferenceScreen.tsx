@@ -45,7 +45,7 @@ export default function ReferenceScreen() {
     document.getElementById(wanted)?.scrollIntoView({ block: isSection ? 'start' : 'center' });
   }, [wanted]);
   return (
-    <div className="grid gap-x-6 p-4 lg:grid-cols-[190px_minmax(0,1100px)]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-x-6 p-4 lg:grid-cols-[190px_minmax(0,1100px)]">
       <nav aria-label="On this page" className="lg:sticky lg:top-4 lg:self-start print:hidden">
         <h1 className="text-[24px]">Reference</h1>
         <ul className="flex flex-wrap gap-x-4 text-[14px] lg:flex-col">

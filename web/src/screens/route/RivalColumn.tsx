@@ -11,7 +11,7 @@ import {
 import { BEST_WORDS, WAY_WORDS } from '@calvetta/contract/words';
 import { CoatStack } from '../../drawings/CoatStack.tsx';
 import { SpanBar } from '../../drawings/SpanBar.tsx';
-import { StageColumn, stageWords } from '../../drawings/SurfaceStrip.tsx';
+import { StageColumn, stageWords } from '../../drawings/StageColumn.tsx';
 import { useMoney } from '../../ui/money.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { layersOfRoute } from './layers.ts';

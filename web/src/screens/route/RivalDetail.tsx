@@ -1,13 +1,17 @@
 import {
   levelOfRule,
   QUALITIES,
+  stagesOf,
+  stepsOfZone,
   type AdvisedRoute,
   type Family,
   type LayerChoice,
   type Level,
   type Reason,
+  type Survey,
 } from '@calvetta/core';
 import { QUALITY_WORDS, STEP_WORDS, WAY_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+import { stageWords, standingWords } from '../../drawings/StageColumn.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { LookFirst } from './LookFirst.tsx';
 import { actsWords, layersWords } from './reasons.ts';
@@ -49,12 +53,13 @@ export function RivalHead({ route: r, rank, families, isBusy, onUse, onEdit }: H
 interface Props {
   readonly route: AdvisedRoute;
   readonly families: ReadonlyMap<string, Family>;
+  readonly survey: Survey;
   /** The same preparation under other layers, opened for a look. */
   readonly onTwin: (layers: readonly LayerChoice[]) => void;
 }
 
 /** What the chosen rival rests on, and what is said for and against it, each at its level. */
-export function RivalDetail({ route: r, families, onTwin }: Props) {
+export function RivalDetail({ route: r, survey, families, onTwin }: Props) {
   return (
     <article aria-label={rivalName(r, families)} className="flex min-w-0 flex-col gap-2 p-3">
       {r.gates.map((g) => (
@@ -64,6 +69,7 @@ export function RivalDetail({ route: r, families, onTwin }: Props) {
         <Spoken route={r} level="coats" title="On the coats" />
         <Spoken route={r} level="preparation" title="On the preparation" />
       </div>
+      <Stages route={r} survey={survey} />
       <Twins route={r} families={families} onTwin={onTwin} />
       <Working route={r} families={families} />
     </article>
@@ -101,6 +107,23 @@ function Spoken({
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What the drawing shows, in words: what stands on the metal as found and after each act, until the first coat meets it. */
+function Stages({ route, survey }: Pick<Props, 'route' | 'survey'>) {
+  const stages = stagesOf(survey, stepsOfZone(survey, route.steps, null));
+  return (
+    <p className="text-[14px]">
+      <span className="figure text-[13px] text-quiet">What stands on the metal </span>
+      {stages.map((s, i) => (
+        <span key={i}>
+          {i > 0 ? ' → ' : ''}
+          <b className="font-semibold">{stageWords(s)}</b>: {standingWords(s)}
+        </span>
+      ))}
+      .
+    </p>
   );
 }
 

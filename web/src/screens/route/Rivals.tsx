@@ -97,7 +97,12 @@ export function Rivals(props: Props) {
           </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>
-      <RivalDetail route={chosen} families={families} onTwin={(layers) => onTwin(chosen, layers)} />
+      <RivalDetail
+        route={chosen}
+        survey={survey}
+        families={families}
+        onTwin={(layers) => onTwin(chosen, layers)}
+      />
     </section>
   );
 }

@@ -2,8 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { fireEvent, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { ACTS, advise, blankSurvey, FULL_SHOP, stagesOf, type Survey } from '@calvetta/core';
-import { SurfaceStrip } from '../../drawings/SurfaceStrip.tsx';
 import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
+import { stageWords, standingWords } from '../../drawings/StageColumn.tsx';
 import { EditSteps } from './editor/EditSteps.tsx';
 import { remedyWords, wouldHold } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
@@ -170,15 +170,26 @@ describe('rivals and what was refused', () => {
 });
 
 describe('what is on the metal', () => {
-  it('the card draws the metal as found, after each act, and clean before the first coat', () => {
+  it('a rival draws the metal as found, after each act, and clean before the first coat', () => {
     const s: Survey = { ...PLAIN, rust: 'C', scale: 'yes' };
     const route = ask(s).routes[0]!;
-    expect(stagesOf(s, route.steps)[0]!.standing).toContain('scale');
-    render(<SurfaceStrip stages={stagesOf(s, route.steps)} widthPx={400} label="on the metal" />);
-    const drawn = screen.getByRole('img', { name: 'on the metal' });
-    expect(drawn.textContent).toContain('as found');
-    expect(drawn.textContent).toContain('mill scale');
-    expect(drawn.textContent).toContain('clean');
+    const stages = stagesOf(s, route.steps);
+    expect(stages[0]!.standing).toContain('scale');
+    expect(standingWords(stages[0]!)).toContain('mill scale');
+    expect(standingWords(stages[stages.length - 1]!)).toBe('clean');
+    drawPage(
+      <Rivals
+        advice={ask(s)}
+        survey={s}
+        families={FAMILIES}
+        isBusy={false}
+        onUse={none}
+        onEdit={none}
+        onTwin={none}
+      />,
+    );
+    const column = screen.getAllByRole('radio')[0]!;
+    for (const stage of stages) expect(column.textContent).toContain(stageWords(stage));
   });
 });
 

@@ -48,32 +48,9 @@ const ORDER: readonly Matter[] = [
   'salts',
 ];
 
-interface Props {
-  readonly stages: readonly SurfaceStage[];
-  readonly widthPx: number;
-  readonly label: string;
-}
-
 const METAL_PX = 12;
 const FULL_PX = 11;
 const HEIGHT_PX = 64;
-
-/** What is on the metal, act by act: from as found to what the first coat meets. Amounts, not thickness: a full band is all there was. */
-export function SurfaceStrip({ stages, widthPx, label }: Props) {
-  const gap = 6;
-  const each = (widthPx - gap * (stages.length - 1)) / stages.length;
-  return (
-    <div role="img" aria-label={label} className="flex" style={{ gap }}>
-      {stages.map((s, i) => (
-        <div key={i} style={{ width: each }} className="min-w-0">
-          <StageColumn stage={s} width={each} />
-          <p className="figure mt-0.5 text-[12px] leading-tight font-semibold">{stageWords(s)}</p>
-          <p className="text-[12px] leading-tight text-quiet">{standingWords(s)}</p>
-        </div>
-      ))}
-    </div>
-  );
-}
 
 /** What was done last. */
 export const stageWords = (s: SurfaceStage): string =>
@@ -101,27 +78,20 @@ function bandsOf(amount: ReadonlyMap<Matter, number>, base: number) {
   return out;
 }
 
-interface StageProps {
-  readonly stage: SurfaceStage;
-  /** As wide as its place, and only as tall as what stands, where no width is given. */
-  readonly width?: number;
-}
-const FITTED_WIDTH = 120;
+const WIDTH = 120;
 
-/** One moment of the metal as a slice. */
-export function StageColumn({ stage, width }: StageProps) {
-  const drawn = width ?? FITTED_WIDTH;
-  const top = width === undefined ? Math.max(0, topOf(stage) - 1) : 0;
+/** One moment of the metal as a slice: as wide as its place, and as tall as what stands on it. */
+export function StageColumn({ stage }: { readonly stage: SurfaceStage }) {
+  const top = Math.max(0, topOf(stage) - 1);
   return (
     <svg
-      {...(width === undefined ? {} : { width })}
       height={HEIGHT_PX - top}
-      viewBox={`0 ${top} ${drawn} ${HEIGHT_PX - top}`}
+      viewBox={`0 ${top} ${WIDTH} ${HEIGHT_PX - top}`}
       preserveAspectRatio="none"
       aria-hidden="true"
-      className={width === undefined ? 'block w-full' : 'block'}
+      className="block w-full"
     >
-      <Slice stage={stage} width={drawn} />
+      <Slice stage={stage} width={WIDTH} />
     </svg>
   );
 }
