@@ -32,6 +32,31 @@ describe('narrow screens', () => {
   }, 120_000);
 });
 
+describe('what a page is called, and how it is got past and printed', () => {
+  it('the tab says the place and the part; Tab and Enter skip the rail', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/pump.cylinder-block');
+    expect(await page.title()).toBe('Cylinder block · Twin-cylinder pump engine · Calvetta');
+    await go(page, '/air/leanto');
+    expect(await page.title()).toMatch(/ · Air · Calvetta$/);
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.press('Tab');
+    await page.keyboard.press('Enter');
+    expect(await page.evaluate(() => document.activeElement?.id)).toBe('main');
+    await page.close();
+  }, 60_000);
+  it('Reference prints whole, on several sheets, without the rail', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/reference');
+    await page.getByRole('region', { name: 'Formulas' }).waitFor();
+    await page.emulateMedia({ media: 'print' });
+    expect(await page.getByRole('navigation', { name: 'Places' }).isVisible()).toBe(false);
+    const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b/g) ?? [];
+    expect(sheets.length).toBeGreaterThan(5);
+    await page.close();
+  }, 60_000);
+});
+
 describe('eight tabs of one browser', () => {
   // A browser opens six connections to one server over plain HTTP: a line for each tab would leave none for the seventh.
   it('share one line, and all of them see at once what is written elsewhere', async () => {

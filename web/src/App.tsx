@@ -28,10 +28,24 @@ export function App() {
     document.documentElement.dataset['theme'] = theme;
   }, [theme]);
   return (
-    <div className="flex h-full max-md:flex-col-reverse">
+    <div className="flex h-full max-md:flex-col-reverse print:block print:h-auto">
+      <a
+        href="#main"
+        className="sr-only focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-[70] focus:bg-panel focus:p-3 focus:underline"
+        onClick={(e) => {
+          e.preventDefault();
+          document.getElementById('main')?.focus();
+        }}
+      >
+        To the page itself
+      </a>
       <Textures />
       {hasNoShop ? null : <Rail />}
-      <main className="min-h-0 min-w-0 flex-1 overflow-y-auto" id="main">
+      <main
+        className="min-h-0 min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible"
+        id="main"
+        tabIndex={-1}
+      >
         <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
           {hasNoShop ? (
             <ScreenGuard>

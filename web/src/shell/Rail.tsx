@@ -8,7 +8,7 @@ export function Rail() {
   return (
     <nav
       aria-label="Places"
-      className="flex shrink-0 bg-slate text-slate-ink max-md:h-14 max-md:justify-around md:w-[76px] md:flex-col"
+      className="flex shrink-0 print:hidden bg-slate text-slate-ink max-md:h-14 max-md:justify-around md:w-[76px] md:flex-col"
     >
       <span className="figure px-2 py-3 text-center text-[16px] max-md:hidden">Calvetta</span>
       {RAIL.map(({ to, word, Icon }) => (

@@ -16,6 +16,7 @@ import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { HeatIt } from './HeatIt.tsx';
 import { Probes } from './Probes.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 const AirChart = lazy(() => import('./AirChart.tsx'));
 
@@ -31,7 +32,7 @@ export default function AirScreen() {
   return (
     <div className="p-4 max-md:p-2">
       <div className="flex flex-wrap items-center gap-3 pb-3">
-        <h1 className="text-[24px]">Air</h1>
+        <Heading title={[...places.filter((p) => p.placeId === id).map((p) => p.name), 'Air']}>Air</Heading>
         <nav aria-label="Places of the shop" className="flex flex-wrap gap-1">
           {places.map((p) => (
             <NavLink

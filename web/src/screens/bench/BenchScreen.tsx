@@ -19,6 +19,7 @@ import { BenchRow } from './BenchRow.tsx';
 import { Cups } from './Cups.tsx';
 import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
 import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** What can be coated, what is about to be lost, what holds the rest up: every part in motion on one time axis. */
 export function BenchScreen() {
@@ -89,7 +90,9 @@ function Filters({ bench, group, machine, change }: FilterProps) {
   const inMachine = bench.rows.filter((r) => machine === null || r.machineId === machine);
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
-      <h1 className="text-[22px] leading-none">What can be coated</h1>
+      <Heading title={['Bench']} className="text-[22px] leading-none">
+        What can be coated
+      </Heading>
       <p className="text-[13px] text-quiet max-md:w-full">
         {dayAndTime(nowMs, bench.zone)} · {bench.rows.length} of {bench.partCount} parts moving
       </p>

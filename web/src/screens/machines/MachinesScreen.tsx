@@ -12,6 +12,7 @@ import { Machine } from './Machine.tsx';
 import { TickedBar } from './TickedBar.tsx';
 import { machineListed } from './listed.ts';
 import { isOff, passes, type Filter } from './filter.ts';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** The machines as trees of assemblies and parts, each with its progress by area; where they are made, moved and put away. */
 export default function MachinesScreen() {
@@ -45,7 +46,7 @@ export default function MachinesScreen() {
   return (
     <div className="p-4 max-md:p-2">
       <div className="flex flex-wrap items-center gap-3 pb-3">
-        <h1 className="text-[24px]">Machines</h1>
+        <Heading title={['Machines']}>Machines</Heading>
         <FilterSelects data={machines.data} filter={filter} set={set} />
         {machineId === undefined ? null : (
           <Link to="/machines" className="underline underline-offset-2">

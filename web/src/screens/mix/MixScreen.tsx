@@ -14,6 +14,7 @@ import type { MixJob } from './mixJob.ts';
 import { firstJob, groupsOf, mixingOf, optionsOf, type Known, type Mixing } from './mixing.ts';
 import { OverPour } from './OverPour.tsx';
 import { Pouring } from './Pouring.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** How much to mix, to which mark on this cup, and what else it can paint. */
 export default function MixScreen() {
@@ -53,7 +54,7 @@ function Mixer({ bench, shelf, sheets, volumeSystem }: MixerProps) {
   if (!mixing)
     return (
       <div className="p-4">
-        <h1 className="text-[24px]">Mix</h1>
+        <Heading title={['Mix']}>Mix</Heading>
         <p className="mt-2 max-w-prose text-quiet">
           Nothing on the shelf and nothing that waits: receive a tin under Shelf, or bring a part to a coat.
         </p>
@@ -63,7 +64,7 @@ function Mixer({ bench, shelf, sheets, volumeSystem }: MixerProps) {
   return (
     <div className="flex flex-col gap-4 p-4 max-md:p-2">
       <div className="flex flex-wrap items-baseline gap-3">
-        <h1 className="text-[24px]">Mix</h1>
+        <Heading title={['Mix']}>Mix</Heading>
         <p className="text-quiet">how much, to which mark, and what else it can paint</p>
       </div>
       <LiveMixes mixes={shelf.mixes} zone={bench.zone} />

@@ -21,6 +21,7 @@ import { History } from './History.tsx';
 import { InspectPanel } from './InspectPanel.tsx';
 import { RouteStrip } from './RouteStrip.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 const Trace = lazy(() => import('./Trace.tsx'));
 
@@ -79,7 +80,9 @@ function PartHead({ part }: { readonly part: PartDetail }) {
           </Link>{' '}
           · {card.assemblyName}
         </p>
-        <h1 className="text-[26px] leading-tight">{card.name}</h1>
+        <Heading title={[card.name, card.machineName]} className="text-[26px] leading-tight">
+          {card.name}
+        </Heading>
       </div>
       <p className="min-w-[240px] flex-1 text-[16px]">
         <StateWord headline={card.headline} isLarge explains="here" /> · {view.text}

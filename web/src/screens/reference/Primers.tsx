@@ -27,7 +27,7 @@ export function Primers({ families }: { readonly families: readonly Family[] }) 
         A full square: they go over it. A half: over traces of it. An empty one: it comes off first. Each by
         its own sheet, where a sheet says it.
       </p>
-      <div className="overflow-x-auto">
+      <div className="relative overflow-x-auto">
         <table className="w-full text-left text-[13px]">
           <thead className="figure align-bottom text-[12px] text-quiet">
             <tr>

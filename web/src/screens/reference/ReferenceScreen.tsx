@@ -21,6 +21,7 @@ import { Primers } from './Primers.tsx';
 import { Words } from './Words.tsx';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 const SECTIONS = [
   ['words', 'Words'],
@@ -47,7 +48,7 @@ export default function ReferenceScreen() {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-x-6 p-4 lg:grid-cols-[190px_minmax(0,1100px)]">
       <nav aria-label="On this page" className="lg:sticky lg:top-4 lg:self-start print:hidden">
-        <h1 className="text-[24px]">Reference</h1>
+        <Heading title={['Reference']}>Reference</Heading>
         <ul className="flex flex-wrap gap-x-4 text-[14px] lg:flex-col">
           {SECTIONS.map(([id, title]) => (
             <li key={id}>

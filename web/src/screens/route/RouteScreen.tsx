@@ -31,6 +31,7 @@ import { useSurvey } from '../survey/useSurvey.ts';
 import { useWorth } from '../survey/useWorth.ts';
 import { useSetRoute, type Chosen } from './useSetRoute.ts';
 import { Templates } from '../survey/Templates.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** Survey a part and choose its route: rivals side by side, what was refused and why, all judged here as answers change. */
 export default function RouteScreen() {
@@ -162,7 +163,12 @@ function Head({ part, means, isOwn }: HeadProps) {
             {units.area(part.card.areaM2)}
           </span>
         </p>
-        <h1 className="text-[24px] leading-tight">Choose a route</h1>
+        <Heading
+          title={['Route', part.card.name, part.card.machineName]}
+          className="text-[24px] leading-tight"
+        >
+          Choose a route
+        </Heading>
       </div>
       <p className="text-[13px] text-quiet">
         {isOwn ? 'Done here' : 'House practice'}: {practice} ·{' '}

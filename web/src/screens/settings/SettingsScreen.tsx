@@ -21,6 +21,7 @@ import { Practice } from './Practice.tsx';
 import { ShopForm, type ShopData } from './ShopForm.tsx';
 import { WhenWeCome } from './WhenWeCome.tsx';
 import { Theirs } from '../../dialogs/Theirs.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** What this device prefers, who holds it, and the way out for the shop's data. */
 export default function SettingsScreen() {
@@ -30,7 +31,9 @@ export default function SettingsScreen() {
   const show = useDialogs((s) => s.show);
   return (
     <div className="grid max-w-[1180px] items-start gap-5 p-4 lg:grid-cols-2">
-      <h1 className="text-[24px] lg:col-span-2">Settings</h1>
+      <Heading title={['Settings']} className="text-[24px] lg:col-span-2">
+        Settings
+      </Heading>
       {shop.data ? <OurShop shop={shop.data} /> : null}
       <Section title="Places and probes">
         <Places />

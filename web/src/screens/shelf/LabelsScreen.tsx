@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { tinName } from '../../words/tinWords.ts';
+import { Heading } from '../../ui/Heading.tsx';
 
 const day = (ms: number | null): string =>
   ms === null ? 'not known' : new Date(ms).toISOString().slice(0, 10);
@@ -21,7 +22,7 @@ export default function LabelsScreen() {
   return (
     <div className="p-4">
       <div className="flex flex-wrap items-center gap-3 print:hidden">
-        <h1 className="text-[24px]">Tin labels</h1>
+        <Heading title={['Tin labels', 'Shelf']}>Tin labels</Heading>
         <p className="text-quiet">{tins.length} labels; scan one to weigh its tin</p>
         <Link className="underline" to="/shelf">
           back to the shelf

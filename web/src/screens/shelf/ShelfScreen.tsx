@@ -13,6 +13,7 @@ import { LedgerTable } from './LedgerTable.tsx';
 import { Shopping } from './Shopping.tsx';
 import { StockHistory } from './StockHistory.tsx';
 import { TinRow } from './TinRow.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** Tins by product with what is left of each and for how long; what the routes still need; what to buy; where it all went. */
 export default function ShelfScreen() {
@@ -56,7 +57,7 @@ function Shelf({ shelf, sheets, zone }: Props) {
   return (
     <div className="flex flex-col gap-4 p-4 max-md:p-2">
       <div className="flex flex-wrap items-center gap-3">
-        <h1 className="text-[24px]">Shelf</h1>
+        <Heading title={['Shelf']}>Shelf</Heading>
         <p className="text-quiet">{tins.length} tins that hold something</p>
         <div className="ml-auto flex gap-2">
           <Link

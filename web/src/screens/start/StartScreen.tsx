@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { newId } from '../../ui/newId.ts';
 import { ShopForm, usualShop } from '../settings/ShopForm.tsx';
 import { Doorway } from './Doorway.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** The first page of an empty Calvetta: look round, begin, or bring what there is. */
 export default function StartScreen() {
@@ -19,7 +20,9 @@ export default function StartScreen() {
     <div className="mx-auto flex max-w-[1080px] flex-col gap-5 p-6 max-md:p-3">
       <header>
         <p className="figure text-[20px]">Calvetta</p>
-        <h1 className="text-[28px] leading-tight">Start here</h1>
+        <Heading title={['Start here']} className="text-[28px] leading-tight">
+          Start here
+        </Heading>
         <p className="text-quiet">
           Nothing is in it yet. Look round first, begin with your own shop, or bring one you have.
         </p>

@@ -10,6 +10,7 @@ import { People } from '../settings/People.tsx';
 import { Places } from '../settings/Places.tsx';
 import { Practice } from '../settings/Practice.tsx';
 import { WhenWeCome } from '../settings/WhenWeCome.tsx';
+import { Heading } from '../../ui/Heading.tsx';
 
 /** After the shop has its name. Each can be left out: all of it stands under Settings and Machines too. */
 const STEPS = ['people', 'places', 'practice', 'machine'] as const;
@@ -69,7 +70,9 @@ export default function StepsScreen() {
         ))}
       </ol>
       <header>
-        <h1 className="text-[26px] leading-tight">{TITLES[step].title}</h1>
+        <Heading title={[TITLES[step].title]} className="text-[26px] leading-tight">
+          {TITLES[step].title}
+        </Heading>
         <p className="text-quiet">{TITLES[step].why}</p>
       </header>
       {step === 'practice' ? (
