@@ -62,6 +62,19 @@ const SPOKEN: Readonly<Record<string, (d: Reason['data'], u: UnitPreference) => 
     `${String(d['product'])} wants a roughness of ${inFilm(String(d['need']), u)}; this leaves ${inFilm(String(d['got']), u)}.`,
   'strip.thin': (d) =>
     `${first(WHAT_WORDS[String(d['act'])] ?? '')} wants at least ${d['leastMm']} mm here${d['mm'] === undefined ? '' : `; this is ${d['mm']} mm`}: thinner warps or dents.`,
+  // Which product is meant: a route that was refused may have several.
+  'finish.sun': (d) =>
+    d['product'] === undefined
+      ? RULE_WORDS['finish.sun']!
+      : `${String(d['product'])} does not hold the sun as the last coat: it chalks or goes dull.`,
+  'finish.stands-alone': (d) => `${String(d['product'])} may not be the last coat: it must be covered.`,
+  'finish.show-look': (d) => `${String(d['product'])} cannot be flatted and polished to a show finish.`,
+  'metal.listed': (d) =>
+    `The sheet of ${String(d['product'])} does not list bare ${VALUES[String(d['metal'])] ?? String(d['metal'])}.`,
+  'work.isocyanate': (d) =>
+    `${String(d['product'])} has isocyanate: it is sprayed only with an air-fed mask. Without one, brush it.`,
+  'work.legacy-product': (d) =>
+    `${String(d['product'])} is a legacy product with chromate or lead: licensed use only.`,
   // House practice: which school is meant.
   'work.tool-school': (d) => `House practice: laid on by ${String(d['school'])}, as here.`,
   'work.assembly-school': (d) =>

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { Advice, AskedField, Choice, Family, ShopMeans, Survey } from '@calvetta/core';
+import type { Advice, AskedField, Choice, Family, Reason, ShopMeans, Survey } from '@calvetta/core';
 import { QUALITY_WORDS, WAY_WORDS } from '@calvetta/contract/words';
 import { Section } from '../../drawings/Section.tsx';
 import { Word } from '../../ui/Word.tsx';
@@ -99,16 +99,26 @@ function Stopped({ refused: r, ...props }: Props & { readonly refused: Advice['r
   const { survey, means, families } = props;
   const sheets = new Map([...families].map(([id, f]) => [id, f.sheet]));
   const mends = wouldHold(r, survey, means);
-  const at = stopOf(r.reasons[0]!.ruleId);
   const family = r.about === 'family' ? families.get(r.id) : undefined;
+  // What is said of it comes first; where only another coat of the route it got farthest in was refused, that is said.
+  const isOwn = (x: Reason): boolean =>
+    x.data['product'] === undefined || x.data['product'] === family?.sheet.name;
+  const own = family ? r.reasons.filter(isOwn) : r.reasons;
+  const said = own.length > 0 ? own : r.reasons;
+  const at = stopOf(said[0]!.ruleId);
   return (
     <section data-refused={r.id} className="flex min-w-0 gap-3">
       {family ? <StopShort at={at} colour={family.sheet.bandColour} /> : null}
       <div className="min-w-0 flex-1">
         <h4 className="text-[15px] leading-tight first-letter:uppercase">{refusedName(r, sheets)}</h4>
-        {family ? <p className="text-[13px] text-quiet">{STOP_WORDS[at]}</p> : null}
+        {family ? (
+          <p className="text-[13px] text-quiet">
+            {STOP_WORDS[at]}
+            {own.length > 0 ? '' : ', in the route it got farthest in'}
+          </p>
+        ) : null}
         <ul className="text-[14px]">
-          {r.reasons.slice(0, 2).map((x) => (
+          {said.slice(0, 2).map((x) => (
             <RuleLine key={x.ruleId} tone="against" reason={x} />
           ))}
         </ul>
@@ -123,6 +133,8 @@ function Stopped({ refused: r, ...props }: Props & { readonly refused: Advice['r
             ))}
             .
           </p>
+        ) : family ? (
+          <p className="text-[13px] text-quiet">No answer and no tool changes that here: choose another.</p>
         ) : null}
       </div>
     </section>

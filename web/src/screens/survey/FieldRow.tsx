@@ -3,6 +3,8 @@ import { SUBSTRATES, SURVEY_SHAPES, type AskedField, type Survey, type UsualFiel
 import { SURVEY_WORDS } from '@calvetta/contract/words';
 import { usePrefs } from '../../state/prefs.ts';
 import { AnyOf } from '../../ui/Toggle.tsx';
+import { hasPictures } from './pictures.tsx';
+import { PictureChoice } from './PictureChoice.tsx';
 import { figureText, readFigure, unitOf } from './figures.ts';
 import { answerWord, shownAnswer } from './surveyWords.ts';
 
@@ -14,6 +16,7 @@ interface RowProps {
 
 /** One answer of the whole sheet, to be read and changed. What is only usual for the kind says so. */
 export function FieldRow({ field, survey, onAnswer }: RowProps) {
+  const [isPictured, setPictured] = useState(false);
   const shape = SURVEY_SHAPES[field];
   const value = survey[field];
   const label = SURVEY_WORDS[field];
@@ -43,28 +46,49 @@ export function FieldRow({ field, survey, onAnswer }: RowProps) {
       </label>
     );
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2 text-[14px]">
-      <span className={shownAnswer(field, survey) === null ? 'font-semibold' : ''}>
-        <span aria-hidden="true">{label}</span> {mark}
-      </span>
-      {shape.type === 'figure' ? (
-        <Figure field={field} label={label} value={value as number | null} onChange={set} />
-      ) : (
-        <select
-          aria-label={label}
-          className="min-h-8! py-0! text-[14px] pointer-coarse:min-h-11!"
-          value={value === null ? 'none' : String(value)}
-          onChange={(e) =>
-            set(shape.type === 'metal-or-none' && e.target.value === 'none' ? null : e.target.value)
-          }
-        >
-          {(shape.type === 'choice' ? shape.options : ['none', 'unknown', ...SUBSTRATES]).map((o) => (
-            <option key={o} value={o}>
-              {o === 'unknown' ? 'not known' : answerWord(o)}
-            </option>
-          ))}
-        </select>
-      )}
+    <div className="text-[14px]">
+      <div className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2">
+        <span className={shownAnswer(field, survey) === null ? 'font-semibold' : ''}>
+          <span aria-hidden="true">{label}</span> {mark}
+          {hasPictures(field) ? (
+            <button
+              type="button"
+              aria-expanded={isPictured}
+              className="ml-1 text-[13px] font-normal underline pointer-coarse:min-h-11"
+              onClick={() => setPictured(!isPictured)}
+            >
+              pictures<span className="sr-only"> of {label}</span>
+            </button>
+          ) : null}
+        </span>
+        {shape.type === 'figure' ? (
+          <Figure field={field} label={label} value={value as number | null} onChange={set} />
+        ) : (
+          <select
+            aria-label={label}
+            className="min-h-8! py-0! text-[14px] pointer-coarse:min-h-11!"
+            value={value === null ? 'none' : String(value)}
+            onChange={(e) =>
+              set(shape.type === 'metal-or-none' && e.target.value === 'none' ? null : e.target.value)
+            }
+          >
+            {(shape.type === 'choice' ? shape.options : ['none', 'unknown', ...SUBSTRATES]).map((o) => (
+              <option key={o} value={o}>
+                {o === 'unknown' ? 'not known' : answerWord(o)}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+      {isPictured ? (
+        <PictureChoice
+          field={field}
+          label={`${label}, by its picture`}
+          survey={survey}
+          value={String(value)}
+          onPick={set}
+        />
+      ) : null}
     </div>
   );
 }

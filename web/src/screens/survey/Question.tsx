@@ -1,10 +1,8 @@
 import { useId, useState } from 'react';
 import { SURVEY_SHAPES, type AskedField, type Survey } from '@calvetta/core';
 import { FIND_OUT, SURVEY_ASKS, SURVEY_WORDS } from '@calvetta/contract/words';
-import { OneOf } from '../../ui/Toggle.tsx';
 import { Figure } from './FieldRow.tsx';
-import { hasPictures, pictureOf } from './pictures.tsx';
-import { answerWord } from './surveyWords.ts';
+import { PictureChoice } from './PictureChoice.tsx';
 
 interface Props {
   readonly field: AskedField;
@@ -20,7 +18,6 @@ export function Question({ field, survey, onAnswer, onLeave }: Props) {
   const id = useId();
   const shape = SURVEY_SHAPES[field];
   const label = SURVEY_ASKS[field] ?? SURVEY_WORDS[field];
-  const options = (shape.type === 'choice' ? shape.options : []).filter((o) => o !== 'unknown');
   return (
     <div role="group" aria-labelledby={id} data-question={field} className="border-t border-line/60 pt-2">
       <p className="flex items-baseline justify-between gap-2">
@@ -40,34 +37,17 @@ export function Question({ field, survey, onAnswer, onLeave }: Props) {
       {shape.type === 'figure' ? (
         <TypedFigure field={field} label={label} onAnswer={onAnswer} />
       ) : (
-        <OneOf<string>
+        <PictureChoice
+          field={field}
           label={label}
-          size={hasPictures(field) ? 'picture' : 'form'}
-          className={hasPictures(field) ? 'mt-1 grid gap-1' : 'mt-1 flex flex-wrap gap-1'}
-          style={
-            hasPictures(field)
-              ? { gridTemplateColumns: `repeat(${acrossOf(options.length)}, minmax(0, 1fr))` }
-              : undefined
-          }
-          options={options.map((o) => ({
-            value: o,
-            text: (
-              <>
-                {pictureOf(field, o, survey)}
-                {answerWord(o)}
-              </>
-            ),
-          }))}
+          survey={survey}
           value={null}
-          onChange={(v) => onAnswer({ [field]: v })}
+          onPick={(v) => onAnswer({ [field]: v })}
         />
       )}
     </div>
   );
 }
-
-/** Five in a row at most, and rows as even as they come. */
-const acrossOf = (n: number): number => (n <= 5 ? Math.max(n, 4) : Math.ceil(n / 2));
 
 /** A figure is said when the field is left or Enter is pressed: a question does not vanish while it is typed. */
 function TypedFigure({

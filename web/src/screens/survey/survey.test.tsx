@@ -175,6 +175,14 @@ describe('the survey sheet', () => {
       { features: ['white-metal'] },
     ]);
   });
+  it('on the whole sheet, too, an answer may be given by its picture', () => {
+    const answers: Partial<Survey>[] = [];
+    draw(PLAIN, (p) => answers.push(p));
+    level('Its face');
+    fireEvent.click(screen.getByRole('button', { name: 'pictures of Plating on it' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'cadmium' }));
+    expect(answers).toEqual([{ plating: 'cadmium' }]);
+  });
   it('an answer asked for elsewhere opens its level and takes the hand there', () => {
     Element.prototype.scrollIntoView = none;
     draw({ ...PLAIN, sun: 'unknown' }, none, { asked: 'sun' });
