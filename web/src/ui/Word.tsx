@@ -20,7 +20,7 @@ export function Word({ term, children, className = '', isInRow = false }: Props)
     <Popover.Root>
       <Popover.Trigger
         {...(isInRow ? { tabIndex: -1 } : {})}
-        className={`cursor-help text-left underline decoration-dotted decoration-from-font underline-offset-3 ${className}`}
+        className={`cursor-help text-left decoration-dotted decoration-from-font underline-offset-3 ${isInRow ? 'hover:underline' : 'underline'} ${className}`}
         onClick={(e) => e.stopPropagation()}
       >
         {children ?? t.word}
