@@ -211,6 +211,19 @@ describe('an empty Calvetta at a desk', () => {
     await page.waitForFunction(() =>
       document.querySelector('li a[data-part]')?.textContent.includes('Frame right'),
     );
+    // And carried back by its handle: Space takes it, an arrow carries it, Space lays it down.
+    await page.getByRole('button', { name: 'Take Frame left in hand' }).focus();
+    for (const key of ['Space', 'ArrowUp', 'Space']) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(200);
+    }
+    await page.getByText('Moved: Frame left').last().waitFor();
+    await page.waitForFunction(() =>
+      document.querySelector('li a[data-part]')?.textContent.includes('Frame left'),
+    );
+    await page.reload();
+    await page.locator('li a[data-part]').first().waitFor();
+    expect(await first()).toContain('Frame left');
     // Frame left has a record: it is put away and comes back. A part without one is deleted.
     for (const [name, said] of [
       ['Frame left', 'Put away: Frame left. Its record is kept.'],

@@ -220,8 +220,31 @@ export const SHUT_REASON_WORDS: Readonly<Record<string, string>> = {
   'no-min-recoat': 'the sheet gives no recoat time',
   'mix-gone': 'the mix is past its pot life',
   'mix-unknown': 'the pot life of the mix is not known',
-  'bare-limit': 'no bare-metal limit is known for this metal: ask',
+  'bare-limit': 'no bare-metal limit is known for this metal: look',
   clock: 'the record or the sheet does not cover this temperature',
+};
+
+/** A question that holds a part up: what is not known, and what an answer gives. */
+export const QUESTION_WORDS: Readonly<Record<string, { readonly ask: string; readonly gives: string }>> = {
+  'one-pack-silent': {
+    ask: 'The sheet of this one-pack says nothing about the next coat.',
+    gives:
+      'Ask the maker and type the answer in: later coats have a window by it. This coat is abraded before the next.',
+  },
+  'no-min-recoat': {
+    ask: 'The sheet gives no time for the next coat.',
+    gives:
+      'Ask the maker and type the answer in: later coats have a window by it. This coat is abraded before the next.',
+  },
+  'bare-limit': {
+    ask: 'Nobody publishes how long this metal may stand bare.',
+    gives:
+      'Look at it and feel it. Clean and bright, it may be coated with your reason; else abrade it again first.',
+  },
+  clock: {
+    ask: 'The record or the sheet does not cover the temperature it had.',
+    gives: 'Add a reading for that time, and its clock runs again.',
+  },
 };
 
 /** Steps of a route, in the order of the work. */

@@ -16,7 +16,7 @@ const order = (...rows: Orderable[]): string[] => [...rows].sort(compareLoss).ma
 
 /** docs/clocks.md 15 and docs/decisions 7. */
 describe('lost first', () => {
-  it('unknown above known, known by its edge, then what waits, then what is lost already', () =>
+  it('unknown above known, known by its edge, then what is to be looked at, what may be coated, what waits, what is lost already', () =>
     expect(
       order(
         row({ partId: 'shut', headline: 'shut' }),
@@ -24,8 +24,10 @@ describe('lost first', () => {
         row({ partId: 'late', headline: 'closing', lostAtMs: 90 }),
         row({ partId: 'soon', headline: 'bare', lostAtMs: 10 }),
         row({ partId: 'unknown', isLossUnknown: true }),
+        row({ partId: 'suspect', headline: 'suspect', lostAtMs: 1 }),
+        row({ partId: 'open', headline: 'open' }),
       ),
-    ).toEqual(['unknown', 'soon', 'late', 'early', 'shut']));
+    ).toEqual(['unknown', 'soon', 'late', 'suspect', 'open', 'early', 'shut']));
   it('ties go to what would cost more to do again, then to the name: the list never flickers', () => {
     expect(
       order(row({ partId: 'cheap', lostAtMs: 5 }), row({ partId: 'dear', lostAtMs: 5, redoHours: 9 })),

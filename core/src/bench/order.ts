@@ -18,20 +18,24 @@ const DONE: readonly Headline[] = ['cured', 'waiting'];
 export const isLost = (headline: Headline): boolean => LOST.includes(headline);
 export const isDone = (headline: Headline): boolean => DONE.includes(headline);
 
-/** 0 running edge unknown · 1 running edge known · 2 may be coated, nothing running out · 3 waits · 4 already shut or out · 5 done. */
+/**
+ * 0 a question: its edge is not known · 1 its edge runs · 2 suspect, to be looked at · 3 may be coated, nothing runs out · 4 waits ·
+ * 5 already shut or out · 6 done. What is really being lost stands above what is only to be looked at.
+ */
 function rank(row: Orderable): number {
-  if (DONE.includes(row.headline)) return 5;
-  if (LOST.includes(row.headline)) return 4;
-  if (row.isLossUnknown || row.headline === 'suspect' || row.headline === 'unknown') return 0;
+  if (DONE.includes(row.headline)) return 6;
+  if (LOST.includes(row.headline)) return 5;
+  if (row.headline === 'suspect') return 2;
+  if (row.isLossUnknown || row.headline === 'unknown') return 0;
   if (row.lostAtMs !== null && row.headline !== 'early' && row.headline !== 'lift') return 1;
-  return row.headline === 'early' || row.headline === 'lift' || row.headline === 'curing' ? 3 : 2;
+  return row.headline === 'early' || row.headline === 'lift' || row.headline === 'curing' ? 4 : 3;
 }
 
 /** Lost first (docs/clocks.md 15; docs/decisions 7): a total order, so the list never flickers. */
 export function compareLoss(a: Orderable, b: Orderable): number {
   const byRank = rank(a) - rank(b);
   if (byRank !== 0) return byRank;
-  const key = (r: Orderable): number => (rank(r) === 3 ? (r.opensMs ?? Infinity) : (r.lostAtMs ?? Infinity));
+  const key = (r: Orderable): number => (rank(r) === 4 ? (r.opensMs ?? Infinity) : (r.lostAtMs ?? Infinity));
   const ka = key(a);
   const kb = key(b);
   if (ka !== kb) return ka - kb;

@@ -17,6 +17,7 @@ import { useWidth } from '../../ui/useWidth.ts';
 import { BenchHead } from './BenchHead.tsx';
 import { BenchRow } from './BenchRow.tsx';
 import { Cups } from './Cups.tsx';
+import { questionOf, Questions } from './Questions.tsx';
 import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
 import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
 import { Heading } from '../../ui/Heading.tsx';
@@ -36,8 +37,15 @@ function BenchOf({ bench }: { readonly bench: BenchResponse }) {
     () => bench.rows.filter((r) => isInGroup(r, group) && (machine === null || r.machineId === machine)),
     [bench.rows, group, machine],
   );
+  // In the whole list questions stand in their fold, above what runs out.
+  const isFolded = group === 'all';
+  const asked = useMemo(() => (isFolded ? rows.filter((r) => questionOf(r) !== null) : []), [rows, isFolded]);
+  const listed = useMemo(
+    () => (isFolded ? rows.filter((r) => questionOf(r) === null) : rows),
+    [rows, isFolded],
+  );
   const setList = useFocusPart((s) => s.setList);
-  useEffect(() => setList(rows.map((r) => r.partId)), [rows, setList]);
+  useEffect(() => setList(listed.map((r) => r.partId)), [listed, setList]);
   const change = (key: string, value: string | null): void =>
     setParams(
       (old) => {
@@ -57,7 +65,7 @@ function BenchOf({ bench }: { readonly bench: BenchResponse }) {
         {rows.length === 0 ? (
           <NoRows bench={bench} group={group} />
         ) : (
-          <Rows bench={bench} rows={rows} machine={machine} change={change} />
+          <Rows bench={bench} rows={listed} asked={asked} machine={machine} change={change} />
         )}
       </div>
     </>
@@ -152,9 +160,11 @@ function HoursShown() {
 
 interface RowsProps extends Pick<FilterProps, 'bench' | 'machine' | 'change'> {
   readonly rows: readonly PartCard[];
+  /** Parts that wait for an answer. */
+  readonly asked: readonly PartCard[];
 }
 
-function Rows({ bench, rows, machine, change }: RowsProps) {
+function Rows({ bench, rows, asked, machine, change }: RowsProps) {
   const nowMs = useNowMs();
   const hours = usePrefs((s) => s.benchHours);
   const machineSelect = <MachineSelect bench={bench} machine={machine} change={change} />;
@@ -192,6 +202,7 @@ function Rows({ bench, rows, machine, change }: RowsProps) {
           </div>
         )}
       </div>
+      <Questions cards={asked} />
       <div role="list" aria-label="Parts in motion, what is lost first at the top">
         {width > 0
           ? rows

@@ -1,3 +1,4 @@
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { MachinesResponse, MachineView, PartCard } from '@calvetta/contract';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
@@ -9,6 +10,7 @@ import { useDialogs } from '../../state/dialogs.ts';
 import { useTicked } from '../../state/ticked.ts';
 import { Menu } from '../../ui/Menu.tsx';
 import { TickBox } from '../../ui/TickBox.tsx';
+import { Sorted, useRowInHand } from '../../ui/Sortable.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useRowPx } from '../../ui/useMedia.ts';
 import { useUnits } from '../../ui/useUnits.ts';
@@ -16,7 +18,7 @@ import { actView } from '../../words/actText.ts';
 import { PutAway } from '../settings/PutAway.tsx';
 import { isOff, passes, type Filter } from './filter.ts';
 import { assemblyListed } from './listed.ts';
-import { beforeEarlier, beforeLater } from './order.ts';
+import { beforeAt, beforeEarlier, beforeLater, carried } from './order.ts';
 
 interface Props {
   readonly assembly: MachineView['assemblies'][number];
@@ -68,24 +70,55 @@ export function Assembly({ assembly, order, machineId, data, filter }: Props) {
           ]}
         />
       </div>
-      <ul>
-        {shown.map((p) => (
-          <PartLine
-            key={p.partId}
-            card={p}
-            order={inUse.map((x) => x.partId)}
-            data={data}
-            isTicked={ticked.has(p.partId)}
-            onTick={(isOn, withShift) => tick(withShift ? between(shown, lastId, p.partId) : [p], isOn)}
-          />
-        ))}
-      </ul>
+      <Carried shown={shown} things={things}>
+        {(parts) =>
+          parts.map((p) => (
+            <PartLine
+              key={p.partId}
+              card={p}
+              order={inUse.map((x) => x.partId)}
+              data={data}
+              isTicked={ticked.has(p.partId)}
+              onTick={(isOn, withShift) => tick(withShift ? between(shown, lastId, p.partId) : [p], isOn)}
+            />
+          ))
+        }
+      </Carried>
       <PutAway
         things={assembly.parts
           .filter((p) => p.isAway)
           .map((p) => ({ path: 'parts', id: p.partId, name: p.name, version: p.version, again: null }))}
       />
     </div>
+  );
+}
+
+interface CarriedProps {
+  readonly shown: readonly PartCard[];
+  readonly things: ReturnType<typeof useThings>;
+  readonly children: (parts: readonly PartCard[]) => ReactNode;
+}
+
+/** The parts of an assembly, carried by their handles; a part stands where it was laid until the shop has heard of it. */
+function Carried({ shown, things, children }: CarriedProps) {
+  const ids = shown.map((p) => p.partId);
+  const [laid, setLaid] = useState<{ readonly over: string; readonly ids: readonly string[] } | null>(null);
+  const now = laid?.over === ids.join() ? laid.ids : ids;
+  const move = (from: number, to: number): void => {
+    const { partId, name, version } = shown.find((p) => p.partId === now[from])!;
+    setLaid({ over: ids.join(), ids: carried(now, from, to) });
+    const before = beforeAt(now, from, to);
+    things.quietly(
+      things.change('parts', partId, name, { version, before }, `Moved: ${name}`).catch((e: unknown) => {
+        setLaid(null);
+        throw e;
+      }),
+    );
+  };
+  return (
+    <Sorted ids={now} onMove={move}>
+      <ul>{children(now.map((id) => shown.find((p) => p.partId === id)!))}</ul>
+    </Sorted>
   );
 }
 
@@ -111,8 +144,14 @@ function PartLine({ card, order, data, isTicked, onTick }: LineProps) {
   const rowPx = useRowPx();
   const place = data.places.find((p) => p.placeId === card.placeId);
   const fullUm = 320;
+  const { ref, style, isInHand, handle } = useRowInHand(card.partId, `Take ${card.name} in hand`);
   return (
-    <li className="flex items-center border-t border-line/60">
+    <li
+      ref={ref}
+      style={style}
+      className={`flex items-center border-t border-line/60 ${isInHand ? 'relative z-10 bg-ground outline-2 outline-mark' : ''}`}
+    >
+      {handle}
       <TickBox label={`Tick ${card.name}`} isOn={isTicked} onChange={onTick} />
       <Link
         to={`/parts/${encodeURIComponent(card.partId)}`}

@@ -1,15 +1,5 @@
-import {
-  closestCenter,
-  DndContext,
-  KeyboardSensor,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-} from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Redo2, Undo2 } from 'lucide-react';
-import { useMemo, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { useMemo, useState, type KeyboardEvent } from 'react';
 import {
   figuresOf,
   judgeRoute,
@@ -26,6 +16,7 @@ import {
 import { Button } from '../../../ui/Button.tsx';
 import { Foot } from '../../../forms/Foot.tsx';
 import { Panel } from '../../../ui/Panel.tsx';
+import { Sorted } from '../../../ui/Sortable.tsx';
 import { useMoney } from '../../../ui/money.ts';
 import { useUnits } from '../../../ui/useUnits.ts';
 import { KeepTemplate } from '../../survey/Templates.tsx';
@@ -84,12 +75,14 @@ export function EditSteps({ survey, means, families, steps: first, isBusy, onClo
             </Tiny>
           </span>
         </div>
-        <Sorted steps={steps} onSteps={set}>
-          {steps.map((s, i) => (
-            <StepRow key={s.stepId} index={i} steps={steps} context={context} onSteps={set}>
-              <Said input={input} {...at(i)} onSteps={set} />
-            </StepRow>
-          ))}
+        <Sorted ids={steps.map((s) => s.stepId)} onMove={(from, to) => set(stepMoved(steps, from, to))}>
+          <ol className="flex flex-col">
+            {steps.map((s, i) => (
+              <StepRow key={s.stepId} index={i} steps={steps} context={context} onSteps={set}>
+                <Said input={input} {...at(i)} onSteps={set} />
+              </StepRow>
+            ))}
+          </ol>
         </Sorted>
         <Insert steps={steps} context={context} onSteps={set} />
         <div aria-live="polite">
@@ -102,17 +95,7 @@ export function EditSteps({ survey, means, families, steps: first, isBusy, onClo
           )}
           <Said input={input} {...at(undefined)} onSteps={set} />
         </div>
-        {isRefused && !isUnsafe ? (
-          <label className="flex flex-col gap-1">
-            <span className="figure text-[13px] text-quiet">Why it is done all the same</span>
-            <input value={reason} onChange={(e) => setReason(e.target.value)} />
-          </label>
-        ) : null}
-        {isUnsafe ? (
-          <p className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
-            A matter of life and limb: no reason lifts it. Change these steps, or refer the part.
-          </p>
-        ) : null}
+        {isUnsafe ? <Unsafe /> : isRefused ? <AllTheSame reason={reason} onReason={setReason} /> : null}
         <KeepTemplate survey={survey} steps={steps} label="keep these steps as a template" />
         <Foot>
           <Button
@@ -127,6 +110,26 @@ export function EditSteps({ survey, means, families, steps: first, isBusy, onClo
     </Panel>
   );
 }
+
+const Unsafe = () => (
+  <p className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
+    A matter of life and limb: no reason lifts it. Change these steps, or refer the part.
+  </p>
+);
+
+/** Against a rule a route is set only with its reason, which stays with the part. */
+const AllTheSame = ({
+  reason,
+  onReason,
+}: {
+  readonly reason: string;
+  readonly onReason: (text: string) => void;
+}) => (
+  <label className="flex flex-col gap-1">
+    <span className="figure text-[13px] text-quiet">Why it is done all the same</span>
+    <input value={reason} onChange={(e) => onReason(e.target.value)} />
+  </label>
+);
 
 /** What the steps come to now, and what they came to when they were taken in hand. */
 function Comes({
@@ -147,33 +150,5 @@ function Comes({
       {now}
       {now === was ? '' : <span className="block text-[13px] text-quiet">was {was}</span>}
     </p>
-  );
-}
-
-/** The list whose rows can be taken in hand: by pointer, by thumb, by Space and arrows. */
-function Sorted({
-  steps,
-  onSteps,
-  children,
-}: {
-  readonly steps: readonly RouteStep[];
-  readonly onSteps: (s: readonly RouteStep[]) => void;
-  readonly children: ReactNode;
-}) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
-  );
-  const end = ({ active, over }: DragEndEvent): void => {
-    if (!over || active.id === over.id) return;
-    const place = (id: string | number): number => steps.findIndex((s) => s.stepId === id);
-    onSteps(stepMoved(steps, place(active.id), place(over.id)));
-  };
-  return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
-      <SortableContext items={steps.map((s) => s.stepId)} strategy={verticalListSortingStrategy}>
-        <ol className="flex flex-col">{children}</ol>
-      </SortableContext>
-    </DndContext>
   );
 }

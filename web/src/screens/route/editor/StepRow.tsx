@@ -1,6 +1,4 @@
-import { useSortable } from '@dnd-kit/sortable';
-import { CSS } from '@dnd-kit/utilities';
-import { ArrowDown, ArrowUp, Copy, GripVertical, X } from 'lucide-react';
+import { ArrowDown, ArrowUp, Copy, X } from 'lucide-react';
 import type { ReactNode } from 'react';
 import {
   METHODS,
@@ -12,6 +10,7 @@ import {
   type RouteStep,
 } from '@calvetta/core';
 import { METHOD_WORDS, STEP_WORDS, WHAT_WORDS } from '@calvetta/contract/words';
+import { useRowInHand } from '../../../ui/Sortable.tsx';
 import { CoatControls } from './CoatControls.tsx';
 
 interface Props {
@@ -28,25 +27,15 @@ const days = (n: number): string => `${Math.round(n)} ${Math.round(n) === 1 ? 'd
 /** One step: taken by its handle, or moved by keys, doubled, taken out, changed in its act, product, film and tool. */
 export function StepRow({ index: i, steps, context, onSteps, children }: Props) {
   const s = steps[i]!;
-  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } =
-    useSortable({ id: s.stepId });
+  const { ref, style, isInHand, handle } = useRowInHand(s.stepId, `Take step ${i + 1} in hand`);
   return (
     <li
-      ref={setNodeRef}
-      style={{ transform: CSS.Translate.toString(transform), transition: transition ?? undefined }}
-      className={`border-t border-line/60 py-1 text-[14px] ${isDragging ? 'relative z-10 bg-ground outline-2 outline-mark' : ''}`}
+      ref={ref}
+      style={style}
+      className={`border-t border-line/60 py-1 text-[14px] ${isInHand ? 'relative z-10 bg-ground outline-2 outline-mark' : ''}`}
     >
       <div className="grid grid-cols-[28px_22px_minmax(0,1fr)_auto] items-center gap-1">
-        <button
-          type="button"
-          ref={setActivatorNodeRef}
-          {...attributes}
-          {...listeners}
-          aria-label={`Take step ${i + 1} in hand`}
-          className="flex min-h-9 touch-none items-center justify-center text-quiet hover:text-ink pointer-coarse:min-h-11"
-        >
-          <GripVertical size={16} aria-hidden="true" />
-        </button>
+        {handle}
         <span className="figure text-quiet">{i + 1}</span>
         <span className="min-w-0">
           {s.familyId === undefined ? (
