@@ -16,7 +16,7 @@ export interface SurfaceLook {
   readonly oil?: number;
   readonly soaked?: boolean;
   /** Patches laid over all: glue, filler, white crust, tar. */
-  readonly patches?: 'glue' | 'filler' | 'white' | 'phosphate' | 'primer';
+  readonly patches?: keyof typeof PATCHES;
   readonly plated?: 'chrome' | 'zinc' | 'cadmium' | 'anodised';
   readonly crack?: boolean;
 }
@@ -207,6 +207,13 @@ const PATCHES = {
   white: ['#f4f3ec', 0.9],
   phosphate: ['#6f7784', 0.75],
   primer: ['#96503a', 1],
+  soot: ['#1f1c1a', 0.75],
+  underseal: ['#24211f', 1],
+  tar: ['#120d0a', 1],
+  verdigris: ['#5f9a86', 0.9],
+  wax: ['#d9c78a', 0.55],
+  silicone: ['#e9f1f4', 0.85],
+  luminous: ['#c9d39a', 1],
 } as const;
 function Patches({ of }: { readonly of: keyof typeof PATCHES }): ReactNode {
   const [fill, opacity] = PATCHES[of];
@@ -231,8 +238,60 @@ function Patches({ of }: { readonly of: keyof typeof PATCHES }): ReactNode {
         strokeLinecap="round"
       />
     );
-  return SPOTS.slice(0, 40).map(([x, y, r]) => (
-    <circle key={x} cx={x} cy={y} r={r * 2} fill={fill} fillOpacity={opacity} />
+  if (of === 'underseal' || of === 'tar')
+    return (
+      <>
+        <Cells cells={rest(of === 'tar' ? 0.35 : 0.12)} fill={fill} opacity={opacity} />
+        {of === 'tar' ? (
+          <path d="M18 30q-3 10 0 16t0-16M44 34q-4 9 0 16t0-16M66 26q-3 12 0 20t0-20" fill={fill} />
+        ) : (
+          <path
+            d={SPOTS.slice(0, 40)
+              .map(([x, y]) => `M${x.toFixed(1)} ${y.toFixed(1)}h1.5`)
+              .join('')}
+            stroke="#5a544e"
+          />
+        )}
+      </>
+    );
+  if (of === 'wax')
+    return (
+      <path
+        d="M0 8Q20 2 42 9T84 7V50Q60 44 40 51T0 48Z"
+        fill={fill}
+        fillOpacity={opacity}
+        stroke="#b8a561"
+        strokeWidth={0.8}
+      />
+    );
+  if (of === 'luminous')
+    return (
+      <>
+        <circle cx={42} cy={28} r={22} fill="#1c1c1c" />
+        {Array.from({ length: 12 }, (_, i) => (
+          <circle
+            key={i}
+            cx={42 + 17 * Math.sin((i * Math.PI) / 6)}
+            cy={28 - 17 * Math.cos((i * Math.PI) / 6)}
+            r={2.2}
+            fill={fill}
+          />
+        ))}
+        <path d="M42 28L50 18" stroke={fill} strokeWidth={2} />
+      </>
+    );
+  const [many, size] = of === 'soot' ? [70, 1.6] : of === 'silicone' ? [26, 2.6] : [40, 2];
+  return SPOTS.slice(0, many).map(([x, y, r]) => (
+    <circle
+      key={x}
+      cx={x}
+      cy={y}
+      r={r * size}
+      fill={fill}
+      fillOpacity={opacity}
+      stroke={of === 'silicone' ? '#7c97a3' : 'none'}
+      strokeWidth={0.6}
+    />
   ));
 }
 

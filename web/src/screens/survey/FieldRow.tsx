@@ -1,9 +1,9 @@
-import { useId, useState } from 'react';
+import { useId, useState, type ReactNode } from 'react';
 import { SUBSTRATES, SURVEY_SHAPES, type AskedField, type Survey, type UsualField } from '@calvetta/core';
 import { SURVEY_WORDS } from '@calvetta/contract/words';
 import { usePrefs } from '../../state/prefs.ts';
 import { AnyOf } from '../../ui/Toggle.tsx';
-import { hasPictures } from './pictures.tsx';
+import { hasPictures, pictureOf } from './pictures.tsx';
 import { PictureChoice } from './PictureChoice.tsx';
 import { figureText, readFigure, unitOf } from './figures.ts';
 import { answerWord, shownAnswer } from './surveyWords.ts';
@@ -23,21 +23,7 @@ export function FieldRow({ field, survey, onAnswer }: RowProps) {
   const set = (v: unknown): void => onAnswer({ [field]: v });
   const isUsual = survey.usual.includes(field as UsualField);
   const mark = isUsual ? <UsualMark onLooked={() => set(value)} /> : null;
-  if (shape.type === 'many')
-    return (
-      <div>
-        <span className="mb-1 block text-[14px]">
-          <span aria-hidden="true">{label}</span> {mark}
-        </span>
-        <AnyOf
-          label={label}
-          size="small"
-          options={shape.options.map((o) => ({ value: o, text: answerWord(o) }))}
-          value={value as readonly string[]}
-          onChange={set}
-        />
-      </div>
-    );
+  if (shape.type === 'many') return <Many field={field} survey={survey} mark={mark} onAnswer={onAnswer} />;
   if (shape.type === 'flag')
     return (
       <label className="flex min-h-8 items-center gap-2 text-[14px] pointer-coarse:min-h-11">
@@ -89,6 +75,35 @@ export function FieldRow({ field, survey, onAnswer }: RowProps) {
           onPick={set}
         />
       ) : null}
+    </div>
+  );
+}
+
+/** Any of several, pictured where the eye knows them. */
+function Many({ field, survey, mark, onAnswer }: RowProps & { readonly mark: ReactNode }) {
+  const shape = SURVEY_SHAPES[field];
+  const isDrawn = hasPictures(field);
+  return (
+    <div>
+      <span className="mb-1 block text-[14px]">
+        <span aria-hidden="true">{SURVEY_WORDS[field]}</span> {mark}
+      </span>
+      <AnyOf
+        label={SURVEY_WORDS[field]}
+        size={isDrawn ? 'picture' : 'small'}
+        className={isDrawn ? 'grid grid-cols-4 gap-1' : 'flex flex-wrap gap-1'}
+        options={(shape.type === 'many' ? shape.options : []).map((o) => ({
+          value: o,
+          text: (
+            <>
+              {pictureOf(field, o, survey)}
+              {answerWord(o)}
+            </>
+          ),
+        }))}
+        value={survey[field] as readonly string[]}
+        onChange={(v) => onAnswer({ [field]: v })}
+      />
     </div>
   );
 }

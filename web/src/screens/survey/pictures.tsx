@@ -41,6 +41,16 @@ const LOOKS: Readonly<Partial<Record<AskedField, Readonly<Record<string, Surface
     cadmium: { plated: 'cadmium' },
     anodised: { plated: 'anodised' },
   },
+  alsoOn: {
+    wax: { patches: 'wax' },
+    silicone: { patches: 'silicone' },
+    soot: { patches: 'soot' },
+    underseal: { patches: 'underseal' },
+    tar: { patches: 'tar' },
+    'white-corrosion': { patches: 'white' },
+    verdigris: { patches: 'verdigris' },
+    'luminous-paint': { patches: 'luminous' },
+  },
   leaks: { yes: { crack: true }, no: {} },
 };
 
