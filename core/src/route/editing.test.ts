@@ -144,13 +144,14 @@ describe('where a refusal belongs', () => {
     expect(forbids.length).toBeGreaterThan(0);
     for (const r of forbids) expect([r.ruleId, places.get(reasonKey(r))]).toEqual([r.ruleId, bitumen]);
   });
-  it('a step that is missing is told where it goes in: without a blast at the first thing that wants bare metal', () => {
+  it('a step that is missing is told where it goes in: the blast where it stood', () => {
     const strip = advised.findIndex((s) => s.kind === 'strip');
     const steps = stepOut(advised, strip);
     const { places, verdict } = judged(steps);
     const stands = verdict.refusals.find((r) => r.ruleId === 'surface.stands')!;
+    // After the degreasing, before the metal is inspected for its first coat.
     const place = places.get(reasonKey(stands))!;
-    expect(place).toBeGreaterThan(0);
-    expect(place).toBeLessThanOrEqual(steps.findIndex((s) => s.familyId !== undefined));
+    expect(place).toBeGreaterThan(steps.findIndex((s) => s.kind === 'degrease'));
+    expect(place).toBeLessThanOrEqual(steps.findIndex((s) => s.kind === 'inspect'));
   });
 });

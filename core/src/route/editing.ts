@@ -81,31 +81,40 @@ export function stepsOn(c: EditContext, steps: readonly RouteStep[]): RouteStep[
 export const reasonKey = (r: Reason | OpenQuestion): string =>
   'data' in r ? `${r.ruleId} ${r.zoneId ?? ''} ${String(r.data['matter'] ?? '')}` : `${r.ruleId} ?`;
 
+/** Rules about what is missing: they belong where it goes in, not at a coat that suffers from it. */
+const isAboutMissing = (ruleId: string): boolean =>
+  ruleId.startsWith('surface.') || ruleId.startsWith('prep.');
+
+/** The coat or act that a reason names. */
+function namedBy(input: JudgeInput, r: Reason): number {
+  const { product, act } = r.data;
+  return input.steps.findIndex(
+    (s) =>
+      (product !== undefined &&
+        s.familyId !== undefined &&
+        input.families.get(s.familyId)?.sheet.name === product) ||
+      (act !== undefined && s.what === act),
+  );
+}
+
 /**
- * Where each refusal and open question belongs: the first step without which it would not be said, else where the step goes in
- * that would mend it. What belongs to no step is left out. One judgement a step. Pure.
+ * Where each refusal and open question belongs: what is missing, where it goes in; else the coat or act it names; else the first
+ * step without which it would not be said. What belongs to no step is left out. One judgement a step at most. Pure.
  */
 export function placesOf(input: JudgeInput): ReadonlyMap<string, number> {
-  const said = (steps: readonly RouteStep[]): Set<string> => {
-    const v = judgeRoute({ ...input, steps });
-    return new Set([...v.refusals, ...v.open].map(reasonKey));
-  };
   const now = judgeRoute(input);
   const all = [...now.refusals, ...now.open];
-  if (all.length === 0) return new Map();
   const places = new Map<string, number>();
-  input.steps.forEach((_, i) => {
-    if (places.size === all.length) return;
-    const rest = said(stepOut(input.steps, i));
-    for (const r of all) {
-      const key = reasonKey(r);
-      if (!places.has(key) && !rest.has(key)) places.set(key, i);
-    }
-  });
+  const last = input.steps.length - 1;
   for (const r of now.refusals) {
-    if (places.has(reasonKey(r))) continue;
-    const mend = mendFor(input, r);
-    if (mend) places.set(reasonKey(r), Math.min(mend.at, input.steps.length - 1));
+    const mend = isAboutMissing(r.ruleId) ? mendFor(input, r) : null;
+    const at = mend ? Math.min(mend.at, last) : namedBy(input, r);
+    if (at >= 0) places.set(reasonKey(r), at);
+  }
+  for (let i = 0; i <= last && places.size < all.length; i++) {
+    const v = judgeRoute({ ...input, steps: stepOut(input.steps, i) });
+    const rest = new Set([...v.refusals, ...v.open].map(reasonKey));
+    for (const key of all.map(reasonKey)) if (!places.has(key) && !rest.has(key)) places.set(key, i);
   }
   return places;
 }
