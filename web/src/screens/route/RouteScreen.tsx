@@ -3,10 +3,8 @@ import { Link, useParams } from 'react-router';
 import {
   familiesOf,
   meansFor,
-  MATERIALS,
   routeWith,
   stepsOn,
-  surveyDoubts,
   type Advice,
   type AskedField,
   type Family,
@@ -53,12 +51,11 @@ interface ChooserProps {
 function Chooser({ part, means, sheets }: ChooserProps) {
   const families = useMemo(() => familiesOf(sheets), [sheets]);
   const surveying = useSurvey(part, means, families);
-  const { survey, advice, said, answer, undo } = surveying;
+  const { survey, advice, said, doubts, answer, undo } = surveying;
   const worth = useWorth(survey, means, sheets);
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
   const [asked, setAsked] = useState<AskedField | null>(null);
   const [also, setAlso] = useState<readonly string[]>([]);
-  const doubts = surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3);
   const { use, keep, isBusy } = useSetRoute({ part, survey, means, families, advice, also });
   return (
     <>
@@ -67,6 +64,7 @@ function Chooser({ part, means, sheets }: ChooserProps) {
         <SurveyPanel
           survey={survey}
           partName={part.card.name}
+          partMetal={part.card.substrate}
           advice={advice}
           families={families}
           doubts={doubts}

@@ -5,10 +5,11 @@ import {
   type AskedField,
   type Family,
   type Schools,
+  type Substrate,
   type Survey,
   type SurveyDoubt,
 } from '@calvetta/core';
-import { SURVEY_WORDS } from '@calvetta/contract/words';
+import { SUBSTRATE_WORDS, SURVEY_WORDS } from '@calvetta/contract/words';
 import type { Life } from '../../state/drafts.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -24,6 +25,8 @@ import { ZonesHere } from './ZonesHere.tsx';
 interface Props {
   readonly survey: Survey;
   readonly partName: string;
+  /** What the part is made of on its own record: a survey from before it was put right may say another metal. */
+  readonly partMetal: Substrate;
   readonly advice: Advice;
   readonly families: ReadonlyMap<string, Family>;
   readonly doubts: readonly SurveyDoubt[];
@@ -54,6 +57,19 @@ export function SurveyPanel(props: Props) {
     >
       <h2 className="sr-only">Survey</h2>
       <KindPicker survey={survey} name={partName} onAnswer={onAnswer} />
+      {survey.substrate === props.partMetal ? null : (
+        <p role="alert" className="border-l-4 border-bad bg-ground px-2 py-1 text-[14px]">
+          The part is {SUBSTRATE_WORDS[props.partMetal]} on its record, and this survey says{' '}
+          {SUBSTRATE_WORDS[survey.substrate]}.{' '}
+          <button
+            type="button"
+            className="underline pointer-coarse:min-h-11"
+            onClick={() => onAnswer({ substrate: props.partMetal })}
+          >
+            Take {SUBSTRATE_WORDS[props.partMetal]}
+          </button>
+        </p>
+      )}
       {doubts.map((d) => (
         <Doubt key={d.code} doubt={d} survey={survey} onAsk={onAsk} />
       ))}

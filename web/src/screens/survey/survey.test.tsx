@@ -80,12 +80,14 @@ describe('the survey sheet', () => {
       readonly asked?: AskedField;
       readonly wanted?: string[];
       readonly proposed?: Partial<Survey>;
+      readonly metal?: Survey['substrate'];
     } = {},
   ) =>
     render(
       <SurveyPanel
         survey={s}
         partName="Step bracket"
+        partMetal={more.metal ?? s.substrate}
         advice={ask(s)}
         families={FAMILIES}
         doubts={surveyDoubts(s, 7850)}
@@ -187,6 +189,15 @@ describe('the survey sheet', () => {
     Element.prototype.scrollIntoView = none;
     draw({ ...PLAIN, sun: 'unknown' }, none, { asked: 'sun' });
     expect(document.activeElement).toBe(screen.getByLabelText('In the sun'));
+  });
+  it('says when the part was put right to another metal since, and takes that in one touch', () => {
+    const answers: Partial<Survey>[] = [];
+    draw(PLAIN, (p) => answers.push(p), { metal: 'grey-iron' });
+    expect(screen.getByRole('alert').textContent).toMatch(
+      /The part is grey iron on its record.*says steel plate/,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Take grey iron' }));
+    expect(answers).toEqual([{ substrate: 'grey-iron' }]);
   });
   it('questions a contradiction', () => {
     const wanted: string[] = [];

@@ -3,13 +3,16 @@ import {
   advise,
   answered,
   blankSurvey,
+  MATERIALS,
   movesOf,
+  surveyDoubts,
   type Advice,
   type AskedField,
   type Family,
   type Moves,
   type ShopMeans,
   type Survey,
+  type SurveyDoubt,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { LIFE_FIELDS, useDrafts, type Life } from '../../state/drafts.ts';
@@ -38,6 +41,8 @@ interface Surveying {
   readonly survey: Survey;
   readonly advice: Advice;
   readonly said: Said | null;
+  /** Answers that cannot all be true. */
+  readonly doubts: readonly SurveyDoubt[];
   /** Answers are here that the record does not hold. */
   readonly isDraft: boolean;
   /** Somebody stored another survey since these answers were begun. */
@@ -83,6 +88,7 @@ export function useSurvey(
     survey,
     advice,
     said,
+    doubts: surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3),
     isDraft: draft !== undefined,
     isOvertaken: draft !== undefined && begun !== stored,
     proposed: proposalOf(life, survey),
