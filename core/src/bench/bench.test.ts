@@ -260,7 +260,7 @@ describe('the order of the bench', () => {
     redoHours: 1,
     ...over,
   });
-  it('unknown above known, edges ascending, waits, then already lost; ties by cost', () => {
+  it('edges ascending, then what is suspect, what waits, what is lost already; ties by cost', () => {
     const rows = [
       row('shut', 'shut', null),
       row('late', 'open', 9),
@@ -271,10 +271,10 @@ describe('the order of the bench', () => {
       row('held', 'held', null),
     ];
     expect(rows.sort(compareLoss).map((r) => r.partId)).toEqual([
-      'sus',
       'dear',
       'cheap',
       'late',
+      'sus',
       'held',
       'early',
       'shut',
