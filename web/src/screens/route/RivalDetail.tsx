@@ -69,6 +69,11 @@ export function RivalDetail({ route: r, survey, families, onTwin }: Props) {
         <Spoken route={r} level="coats" title="On the coats" />
         <Spoken route={r} level="preparation" title="On the preparation" />
       </div>
+      <p className="text-[13px] text-quiet">
+        The thin line on a bar is how far its figure may be out: hands by a third either way, as they stand
+        against figures of the trade; days and money by the same share, assumed; life from the least to the
+        most of its published class.
+      </p>
       <Stages route={r} survey={survey} />
       <Twins route={r} families={families} onTwin={onTwin} />
       <Working route={r} families={families} />
