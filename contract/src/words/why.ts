@@ -62,5 +62,6 @@ export const SURFACE_SOURCE_WORDS = {
   surface: 'own readings',
   lag: 'measured air through the lag',
   forecast: 'forecast',
+  usual: 'usual: what the last weeks were like at this hour',
   assumed: 'assumed: 7-day median ± 8 K',
 } as const;

@@ -42,6 +42,17 @@ export function offsetMs(zone: string, atMs: number): number {
   return wallMs(zone, whole) - whole;
 }
 
+const byHour = new Map<string, Map<number, number>>();
+/** The same, by the hour an instant lies in and kept: for whoever asks for thousands of instants of the same few months. */
+export function offsetByHourMs(zone: string, atMs: number): number {
+  let known = byHour.get(zone);
+  if (!known) byHour.set(zone, (known = new Map<number, number>()));
+  const hour = Math.floor(atMs / 3_600_000);
+  let offset = known.get(hour);
+  if (offset === undefined) known.set(hour, (offset = offsetMs(zone, hour * 3_600_000)));
+  return offset;
+}
+
 /** The calendar day at an instant. */
 export function localDay(zone: string, atMs: number): LocalDay {
   const d = new Date(wallMs(zone, atMs));

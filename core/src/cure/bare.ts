@@ -70,9 +70,10 @@ export function bareHoursAt(limit: BareLimit, rhFeltPct: number): number {
 const MEASURED_SPREAD_K = 0.5;
 const PREDICTED_SPREAD_K = 1;
 
-function spreadOf(source: SurfaceSource): number {
+function spreadOf({ source, spreadK }: { readonly source: SurfaceSource; readonly spreadK?: number }): number {
+  if (spreadK !== undefined) return spreadK;
   if (source === 'assumed') return ASSUMED_SPREAD_K;
-  return source === 'forecast' ? PREDICTED_SPREAD_K : MEASURED_SPREAD_K;
+  return source === 'forecast' || source === 'usual' ? PREDICTED_SPREAD_K : MEASURED_SPREAD_K;
 }
 
 function feltRh(s: SurfaceStretch, share: number, lean: Lean): number | null {
@@ -80,7 +81,7 @@ function feltRh(s: SurfaceStretch, share: number, lean: Lean): number | null {
   const vapour = s.fromVapourHpa + (s.toVapourHpa - s.fromVapourHpa) * share;
   const nominalC = s.fromC + (s.toC - s.fromC) * share;
   if (lean === 'nominal') return rhAtSurfacePct(vapour, nominalC);
-  const spread = spreadOf(s.source);
+  const spread = spreadOf(s);
   return rhAtSurfacePct(vapour, lean === 'cold' ? nominalC - spread : nominalC + spread);
 }
 

@@ -12,7 +12,7 @@ export type Lean = 'nominal' | 'cold' | 'warm';
 /** The stretch's temperatures under a lean. Warm leans also take the air where it is warmer than the surface. */
 export function leanTemps(s: SurfaceStretch, lean: Lean): readonly [number, number] {
   if (lean === 'nominal') return [s.fromC, s.toC];
-  const spread = s.source === 'assumed' ? ASSUMED_SPREAD_K : EDGE_SPREAD_K;
+  const spread = s.spreadK ?? (s.source === 'assumed' ? ASSUMED_SPREAD_K : EDGE_SPREAD_K);
   if (lean === 'cold') return [s.fromC - spread, s.toC - spread];
   // The chord of the two end maxima lies above the maximum of two lines in between: never closes later than safe.
   return [Math.max(s.fromC, s.airFromC) + spread, Math.max(s.toC, s.airToC) + spread];

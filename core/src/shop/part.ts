@@ -118,7 +118,7 @@ interface TrackAsked {
  * its own has a track of its own.
  */
 function trackOf(
-  frame: Pick<Frame, 'air' | 'tracks' | 'nights' | 'nowMs' | 'fromMs' | 'horizonMs'>,
+  frame: SurfaceFrame & Pick<Frame, 'tracks'>,
   asked: TrackAsked,
 ): readonly SurfaceStretch[] {
   const { stays, own, tauS, fromMs, isOutdoors } = asked;
@@ -144,26 +144,44 @@ function trackOf(
   return track;
 }
 
-/** A part's own temperature over the clocks' reach, as its state was derived from. */
+/** What a surface is made of, with the tracks that parts which stand alike share. */
+export type SurfaceFrame = Pick<Frame, 'nights' | 'nowMs' | 'fromMs' | 'horizonMs'> & {
+  readonly air: ReadonlyMap<string, Pick<PlaceAir, 'track'>>;
+  readonly tracks?: Frame['tracks'];
+};
+
+/** A part's own temperature over the clocks' reach, as its state was derived from; from an earlier moment where one is asked. */
 export function surfaceOf(
   shop: ShopState,
-  frame: Pick<Frame, 'air' | 'nights' | 'nowMs' | 'fromMs' | 'horizonMs'>,
+  frame: SurfaceFrame,
   part: DerivedPart,
+  sinceMs = Infinity,
+  carried: { readonly placeId: string; readonly atMs: number } | null = null,
 ): readonly SurfaceStretch[] {
   const standing = standingFacts(part.facts);
-  const stays = staysOf(standing, frame.fromMs, frame.horizonMs, frame.nowMs);
-  const place = shop.places.find((p) => p.placeId === part.placeId);
+  const stayed = staysOf(standing, frame.fromMs, frame.horizonMs, frame.nowMs);
+  const stays = carried ? staysUntil(stayed, carried, frame.horizonMs) : stayed;
+  const place = shop.places.find((p) => p.placeId === (carried?.placeId ?? part.placeId));
   return trackOf(
-    { ...frame, tracks: new Map() },
+    { ...frame, tracks: frame.tracks ?? new Map<string, readonly SurfaceStretch[]>() },
     {
       stays,
       own: part.own,
       tauS: tauOf(part),
-      fromMs: beginOf(frame, standing, part.lag),
+      fromMs: Math.min(sinceMs, beginOf(frame, standing, part.lag)),
       isOutdoors: place?.exposure === 'outdoors',
     },
   );
 }
+/** Where it stood until it is carried elsewhere, and then stays. */
+const staysUntil = (
+  stays: readonly Residence[],
+  { placeId, atMs }: { readonly placeId: string; readonly atMs: number },
+  toMs: number,
+): Residence[] => [
+  ...stays.flatMap((s) => (s.fromMs < atMs ? [{ ...s, toMs: Math.min(s.toMs, atMs) }] : [])),
+  { placeId, fromMs: atMs, toMs },
+];
 const tauOf = (p: Pick<DerivedPart, 'lag' | 'lagFit'>): number | null =>
   p.lagFit?.tauS ?? p.lag?.tauS ?? null;
 /** Five time constants before anything asks for it: what the part was before is forgotten by then. */

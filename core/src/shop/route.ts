@@ -28,7 +28,9 @@ export function routeOf(
     dftUm: s.dftUm,
     what: s.what ?? null,
     hours: s.hours,
+    waitHours: s.waitHours,
     cautions: s.cautions,
+    ...(s.tool === undefined ? {} : { tool: s.tool }),
     ...(s.zoneId === undefined ? {} : { zoneId: s.zoneId }),
     ...(s.gate === undefined ? {} : { gate: s.gate }),
   }));

@@ -4,6 +4,7 @@ import type { Exposure } from '../part/thermal/lag.ts';
 import type { ShopMeans } from '../part/shopMeans.ts';
 import type { Substrate } from '../part/substrate.ts';
 import type { ProductSheet } from '../products/sheet.ts';
+import type { Tool } from '../products/traits.ts';
 import type { StepGate } from '../route/route.ts';
 import type { StockFact } from '../facts/stock.ts';
 import type { Content, Tin } from '../shelf/tins.ts';
@@ -101,6 +102,9 @@ export interface RouteStepRow {
   readonly zoneId?: string;
   readonly gate?: StepGate;
   readonly hours?: number;
+  /** Hours that pass after it without anyone working. */
+  readonly waitHours?: number;
+  readonly tool?: Tool;
   readonly cautions?: readonly string[];
 }
 

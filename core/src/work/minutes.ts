@@ -10,6 +10,15 @@ import { faceAreaM2 } from './area.ts';
 
 /** Setting up and cleaning of a tool for one coat of one part, minutes. */
 export const SET_UP_MIN: Readonly<Record<Tool, number>> = { gun: 20, aerosol: 5, brush: 5, roller: 10 };
+/** Setting up and cleaning for a run of coats of one product, minutes: the hose, the gun and the strainer take longer than a brush. */
+export const RUN_MIN: Readonly<Record<Tool, { readonly setUp: number; readonly cleanUp: number }>> = {
+  gun: { setUp: 20, cleanUp: 20 },
+  aerosol: { setUp: 2, cleanUp: 0 },
+  brush: { setUp: 5, cleanUp: 10 },
+  roller: { setUp: 5, cleanUp: 10 },
+};
+/** To measure, mix and strain one cup. */
+export const MIX_MIN = 10;
 /** Laying on, minutes a square metre of plain plate, where the tool is slower than the sheet's own minutes for a gun. */
 const TOOL_MIN_PER_M2: Readonly<Record<Tool, number>> = { gun: 8, aerosol: 12, brush: 30, roller: 14 };
 /** However small the part, a coat takes this long to lay on, minutes. */

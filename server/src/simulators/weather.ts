@@ -1,4 +1,4 @@
-import { DAY_MS, esOverWaterHpa, HOUR_MS, offsetMs, vapourHpa } from '@calvetta/core';
+import { DAY_MS, esOverWaterHpa, HOUR_MS, offsetByHourMs, vapourHpa } from '@calvetta/core';
 
 /**
  * Engineered weather of an invented tidal estuary, by local hour: damp until the anchor (the first start of the demo),
@@ -23,19 +23,9 @@ function wobble(ms: number, periodMs: number, phase: number): number {
   );
 }
 
-const offsets = new Map<string, number>();
-/** The zone's offset by the hour: asked for thousands of instants of the same few weeks. */
-function offsetAt(ms: number, zone: string): number {
-  const hourMs = Math.floor(ms / HOUR_MS) * HOUR_MS;
-  const key = `${zone} ${hourMs}`;
-  let offset = offsets.get(key);
-  if (offset === undefined) offsets.set(key, (offset = offsetMs(zone, hourMs)));
-  return offset;
-}
-
 /** 1 at 15:00, −1 at 03:00, by the shop's clock. */
 function dayShape(ms: number, zone: string): number {
-  const local = ms + offsetAt(ms, zone);
+  const local = ms + offsetByHourMs(zone, ms);
   const hours = (local - Math.floor(local / DAY_MS) * DAY_MS) / HOUR_MS;
   return Math.cos(((hours - 15) / 24) * 2 * Math.PI);
 }

@@ -1,10 +1,10 @@
 import type { Span } from '../../base/time.ts';
 import { lumpAfterC, piecesFor } from './response.ts';
 
-/** Where a stretch of air comes from. */
-export type AirSource = 'measured' | 'forecast' | 'assumed';
+/** Where a stretch of air comes from. `usual`: what the place's last weeks were like at that hour; plans alone look so far ahead. */
+export type AirSource = 'measured' | 'forecast' | 'usual' | 'assumed';
 /** Where a stretch of a part's own temperature comes from, best first. Every clock can say which it ran on. */
-export type SurfaceSource = 'surface' | 'lag' | 'forecast' | 'assumed';
+export type SurfaceSource = 'surface' | 'lag' | 'forecast' | 'usual' | 'assumed';
 
 /** Air of a place over a span, linear in temperature and vapour pressure. Stretches ascend and touch; a gap is unknown. */
 export interface AirStretch extends Span {
@@ -14,6 +14,8 @@ export interface AirStretch extends Span {
   readonly fromVapourHpa: number | null;
   readonly toVapourHpa: number | null;
   readonly source: AirSource;
+  /** How far it may lie from these, K, where that is known of the stretch itself; absent: by its source. */
+  readonly spreadK?: number;
 }
 
 /** A part's own surface over a span, linear, with the air around it. */
@@ -25,6 +27,8 @@ export interface SurfaceStretch extends Span {
   readonly fromVapourHpa: number | null;
   readonly toVapourHpa: number | null;
   readonly source: SurfaceSource;
+  /** As the air's. */
+  readonly spreadK?: number;
 }
 
 export interface OwnReading {
@@ -79,8 +83,11 @@ export function sliceAir(s: AirStretch, fromMs: number, toMs: number): AirStretc
     toC: at(s.fromC, s.toC, b),
     fromVapourHpa: atOrNull(s.fromVapourHpa, s.toVapourHpa, a),
     toVapourHpa: atOrNull(s.fromVapourHpa, s.toVapourHpa, b),
+    ...spreadOf(s),
   };
 }
+const spreadOf = ({ spreadK }: { readonly spreadK?: number }): { spreadK?: number } =>
+  spreadK === undefined ? {} : { spreadK };
 
 /** The part of a surface stretch between two instants inside it. */
 export function sliceSurface(s: SurfaceStretch, fromMs: number, toMs: number): SurfaceStretch {
@@ -98,6 +105,7 @@ export function sliceSurface(s: SurfaceStretch, fromMs: number, toMs: number): S
     airToC: at(s.airFromC, s.airToC, b),
     fromVapourHpa: atOrNull(s.fromVapourHpa, s.toVapourHpa, a),
     toVapourHpa: atOrNull(s.fromVapourHpa, s.toVapourHpa, b),
+    ...spreadOf(s),
   };
 }
 
@@ -335,6 +343,7 @@ class Walk {
       airToC: piece.toC,
       fromVapourHpa: piece.fromVapourHpa,
       toVapourHpa: piece.toVapourHpa,
+      ...spreadOf(piece),
     });
   }
 }

@@ -10,7 +10,7 @@ import { STAGES } from '../../products/sheet.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
 import { routeSetOf } from '../route.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
-import { stepRecords } from '../stepRecords.ts';
+import { stepsNow } from '../stepsNow.ts';
 import { mixCentsPerMl, stockNow, thinPctOf } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
 import { cardOf } from './card.ts';
@@ -90,33 +90,22 @@ function faceView(snapshot: Snapshot, face: FaceResult): FaceView {
 }
 
 function routeViews(snapshot: Snapshot, part: DerivedPart): RouteStepView[] {
-  const before = part.planned.filter((c) => c.stepId.startsWith('on-')).length;
-  // Coats on are counted face by face: a zone with paint of its own is on the second.
-  const left = new Map(part.state.faces.map((f) => [f.face, Math.max(0, f.coats.length - before)] as const));
-  const isZoned = part.planned.some((c) => c.face !== undefined);
-  const views = part.steps.map((s) => {
-    const face = isZoned ? (s.zoneId === undefined ? 'A' : 'B') : part.state.lead.face;
-    const coatsDone = s.sheetId === null ? 0 : Math.min(left.get(face) ?? 0, s.coats);
-    left.set(face, (left.get(face) ?? 0) - coatsDone);
-    return {
-      stepId: s.stepId,
-      seq: s.seq,
-      kind: s.kind,
-      sheetId: s.sheetId,
-      coats: s.coats,
-      coatsDone,
-      dftUm: s.dftUm,
-      what: s.what ?? null,
-      zoneId: s.zoneId ?? null,
-      gate: s.gate ?? null,
-      hours: s.hours ?? null,
-      cautions: s.cautions ?? [],
-      productName: s.sheetId === null ? null : (snapshot.shop.sheets.get(s.sheetId)?.name ?? null),
-    };
-  });
-  const coatsDone = new Map(views.map((v) => [v.stepId, v.coatsDone]));
-  const records = stepRecords(part.steps, standingFacts(part.facts), (id) => coatsDone.get(id) ?? 0);
-  return views.map((v) => ({ ...v, record: records.get(v.stepId) ?? null }));
+  return stepsNow(part).map(({ step, coatsDone, record }) => ({
+    stepId: step.stepId,
+    seq: step.seq,
+    kind: step.kind,
+    sheetId: step.sheetId,
+    coats: step.coats,
+    coatsDone,
+    dftUm: step.dftUm,
+    what: step.what ?? null,
+    zoneId: step.zoneId ?? null,
+    gate: step.gate ?? null,
+    hours: step.hours ?? null,
+    cautions: step.cautions ?? [],
+    productName: step.sheetId === null ? null : (snapshot.shop.sheets.get(step.sheetId)?.name ?? null),
+    record,
+  }));
 }
 
 function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {

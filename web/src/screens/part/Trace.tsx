@@ -14,6 +14,7 @@ const DASH: Readonly<Record<SurfaceSource, number[]>> = {
   surface: [],
   lag: [],
   forecast: [6, 3],
+  usual: [2, 4],
   assumed: [2, 4],
 };
 

@@ -1,0 +1,161 @@
+import { DAY_MS, MINUTE_MS } from '../base/time.ts';
+import { addDays, instantOf, type LocalDay } from '../base/zone.ts';
+import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
+import { placeAir, type AirData } from '../shop/air.ts';
+import { nightsBetween, sessionsAhead } from '../shop/calendar.ts';
+import { surfaceOf, type DerivedPart, type SurfaceFrame } from '../shop/part.ts';
+import { partsInUse, type Snapshot } from '../shop/snapshot.ts';
+import type { ShopState } from '../shop/state.ts';
+import { upToGrid } from './grid.ts';
+import { bareNow, operationsOf } from './operations.ts';
+import type { PlanAsk, PlanAsks, PlanPart, PlanProblem, PlanSession, PlanSurface } from './problem.ts';
+import { planAir, usualOf, USUAL_DAYS } from './usual.ts';
+
+/** What is left of a session must be worth coming for. */
+const LEAST_SESSION_MS = 30 * MINUTE_MS;
+
+/** Air of a place that is kept warm for a while: no colder than that, as damp as it was. */
+function heated(air: readonly AirStretch[], heat: readonly PlanAsk['heat'][number][]): readonly AirStretch[] {
+  let out = air;
+  for (const { fromMs, toMs, airC } of heat)
+    out = out.flatMap((s) => {
+      const a = Math.max(s.fromMs, fromMs);
+      const b = Math.min(s.toMs, toMs);
+      if (b <= a) return [s];
+      const warm = sliceAir(s, a, b);
+      return [
+        ...(a > s.fromMs ? [sliceAir(s, s.fromMs, a)] : []),
+        { ...warm, fromC: Math.max(warm.fromC, airC), toC: Math.max(warm.toC, airC) },
+        ...(b < s.toMs ? [sliceAir(s, b, s.toMs)] : []),
+      ];
+    });
+  return out;
+}
+
+const dayOf = (iso: string): LocalDay => {
+  const [year, month, day] = iso.split('-').map(Number);
+  return { year: year!, month: month!, day: day! };
+};
+
+/** The end of a day of the shop's calendar. */
+const endOfDay = (zone: string, iso: string): number => instantOf(zone, addDays(dayOf(iso), 1), 0);
+
+function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
+  const { shop, nowMs } = snapshot;
+  const days = ask.weeks * 7;
+  return sessionsAhead(shop.attendance, shop.workshop.zone, nowMs, days)
+    .filter((s) => !ask.lost.includes(s.fromMs))
+    .map((s) => ({ fromMs: upToGrid(Math.max(s.fromMs, nowMs)), toMs: s.toMs, people: ask.people }))
+    .filter((s) => s.toMs - s.fromMs >= LEAST_SESSION_MS && s.fromMs < nowMs + days * DAY_MS);
+}
+
+/**
+ * All that a plan is made from: the machines asked for, part by part, with the sessions, the air and the surfaces as far as the plan
+ * looks. What cannot be planned is among `asks`, with what keeps it out. Pure.
+ */
+export function planProblem(snapshot: Snapshot, data: AirData, ask: PlanAsk): PlanProblem {
+  const { shop, nowMs } = snapshot;
+  const { zone } = shop.workshop;
+  const endMs = nowMs + ask.weeks * 7 * DAY_MS;
+  const sinceMs = nowMs - (USUAL_DAYS + 1) * DAY_MS;
+  const fromMs = Math.min(sinceMs, snapshot.fromMs);
+  const none = { past: [], thinned: [], recent: [] };
+  const usualDays: Record<string, number> = {};
+  const air = new Map(
+    shop.places.map((p) => {
+      const { track } = placeAir(p, data.places[p.placeId] ?? none, data.outdoor, fromMs, nowMs, endMs);
+      const usual = usualOf(track, zone, nowMs);
+      usualDays[p.placeId] = usual?.days ?? 0;
+      const known = planAir(track, usual, zone, Math.max(nowMs, data.forecastEndMs), endMs);
+      const heat = ask.heat.filter((h) => h.placeId === p.placeId);
+      return [p.placeId, { track: heated(known, heat) }] as const;
+    }),
+  );
+  const nights = nightsBetween(zone, fromMs, endMs);
+  const forecastEndMs = Math.max(nowMs, data.forecastEndMs);
+  const frame = { air, nights, nowMs, fromMs, horizonMs: endMs, forecastEndMs, tracks: new Map() };
+  const wanted = partsInUse(snapshot).filter((p) =>
+    ask.machines.some((m) => m.machineId === p.row.machineId),
+  );
+  const asks: PlanAsks[] = [];
+  const parts = wanted.flatMap((part): PlanPart[] => {
+    const chain = operationsOf(snapshot, part, ask.coatPlaceId);
+    asks.push(...chain.asks);
+    return chain.ops.length === 0 ? [] : [partOf({ shop, frame, sinceMs }, part, chain, ask.coatPlaceId)];
+  });
+  return {
+    ask,
+    zone,
+    nowMs,
+    endMs,
+    forecastEndMs,
+    sessions: sessionsOf(snapshot, ask),
+    parts,
+    asks,
+    usualDays,
+    machines: ask.machines.map((m) => ({
+      machineId: m.machineId,
+      name: shop.machines.find((x) => x.machineId === m.machineId)?.name ?? m.machineId,
+      dueMs: m.dueDay === null ? null : endOfDay(zone, m.dueDay),
+      weight: m.weight,
+    })),
+  };
+}
+
+/** Metal carried in from the cold is let stand for two of its time constants before it is coated, half a day at most. */
+const WARM_UP_TAUS = 2;
+const MOST_WARM_UP_MS = DAY_MS / 2;
+
+interface Ground {
+  readonly shop: ShopState;
+  readonly frame: SurfaceFrame & { readonly forecastEndMs: number };
+  readonly sinceMs: number;
+}
+
+function partOf(
+  { shop, frame, sinceMs }: Ground,
+  part: DerivedPart,
+  { ops, films }: Pick<PlanPart, 'ops' | 'films'>,
+  coatPlaceId: string | null,
+): PlanPart {
+  const isOutdoors = (placeId: string | null): boolean =>
+    shop.places.find((p) => p.placeId === placeId)?.exposure === 'outdoors';
+  const track = surfaceOf(shop, frame, part, sinceMs);
+  const isCarried = ops.some((o) => o.kind === 'carry');
+  const days = isCarried
+    ? surfaceOf(shop, frame, part, sinceMs, { placeId: coatPlaceId!, atMs: sinceMs })
+    : track;
+  const moved = new Map<number, PlanSurface>();
+  return {
+    partId: part.row.partId,
+    name: part.row.name,
+    machineId: part.row.machineId,
+    placeId: part.placeId!,
+    substrate: part.row.substrate,
+    isOutdoors: isOutdoors(part.placeId),
+    surface: { track, days: track },
+    carry: isCarried
+      ? {
+          placeId: coatPlaceId!,
+          isOutdoors: isOutdoors(coatPlaceId),
+          warmsMs: Math.min(
+            MOST_WARM_UP_MS,
+            WARM_UP_TAUS * 1000 * (part.lagFit?.tauS ?? part.lag?.tauS ?? 0),
+          ),
+          surfaceFrom: (atMs) => {
+            // Past the forecast one evening is like another: what has no film on it yet is taken as if it had stood there.
+            if (films.length === 0 && atMs >= frame.forecastEndMs) return { track: days, days };
+            let surface = moved.get(atMs);
+            if (!surface) {
+              const to = { placeId: coatPlaceId!, atMs };
+              moved.set(atMs, (surface = { track: surfaceOf(shop, frame, part, sinceMs, to), days }));
+            }
+            return surface;
+          },
+        }
+      : null,
+    films,
+    bare: bareNow(part),
+    ops,
+  };
+}

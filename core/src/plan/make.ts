@@ -1,0 +1,130 @@
+import { seededRandom, type Random } from '../base/random.ts';
+import { costOf, type PlanCost } from './cost.ts';
+import { Decoder } from './decode.ts';
+import type { Plan, PlanPart, PlanProblem } from './problem.ts';
+import { readPlan, type PlanReading } from './reading.ts';
+import { PlanWeather } from './weather.ts';
+
+/** A plan with what it comes to. */
+export interface MadePlan {
+  readonly plan: Plan;
+  readonly reading: PlanReading;
+  readonly cost: PlanCost;
+}
+/** How the search stands: so many plans were tried; `best` is new when it is there. */
+export interface MakingStep {
+  readonly tried: number;
+  readonly last: MadePlan;
+  readonly best: MadePlan;
+  readonly isBetter: boolean;
+}
+
+/** What is varied: the order in which parts are given their places, and from which session on one begins. */
+interface Genes {
+  readonly order: readonly PlanPart[];
+  readonly notBefore: ReadonlyMap<string, number>;
+}
+
+/** Shares of the moves, tried on a prototype (docs/plan.md 13). */
+const LATER_SHARE = 0.3;
+const MOST_TAKEN_OUT = 0.5;
+const START_TEMPERATURE = 0.02;
+const COOLING = 0.997;
+const SHUFFLES = 6;
+
+/**
+ * Makes plans, each at least as good as the one before: take what is best whenever it must do. The same problem and seed give the
+ * same sequence. It never ends by itself; whoever drives it stops when time is up.
+ */
+export function* makePlans(problem: PlanProblem, from: readonly string[] = []): Generator<MakingStep, never> {
+  const weather = new PlanWeather(problem);
+  const random = seededRandom(problem.ask.seed);
+  const make = ({ order, notBefore }: Genes): MadePlan => {
+    const plan = new Decoder(problem, weather, notBefore).plan(order);
+    const reading = readPlan(problem, weather, plan);
+    return { plan, reading, cost: costOf(problem, plan, reading) };
+  };
+  let at: Genes = { order: firstOrder(problem, from), notBefore: new Map() };
+  let here = make(at);
+  let best = here;
+  let tried = 1;
+  let temperature = START_TEMPERATURE;
+  yield { tried, last: here, best, isBetter: true };
+  for (;;) {
+    const genes = tried <= SHUFFLES ? shuffled(at, random) : moved(problem, at, here, random);
+    const next = make(genes);
+    tried++;
+    const isBetter = next.cost.total < best.cost.total;
+    if (isBetter) best = next;
+    const worseBy = (next.cost.total - here.cost.total) / Math.max(1, here.cost.total);
+    if (worseBy <= 0 || (tried > SHUFFLES && random() < Math.exp(-worseBy / temperature))) {
+      at = genes;
+      here = next;
+    }
+    temperature = Math.max(1e-4, temperature * COOLING);
+    yield { tried, last: next, best, isBetter };
+  }
+}
+
+/** What is due first, then what has most hands in it; parts named are put first, in their order. */
+function firstOrder({ parts, machines }: PlanProblem, from: readonly string[]): PlanPart[] {
+  const dueMs = (p: PlanPart): number => machines.find((m) => m.machineId === p.machineId)?.dueMs ?? Infinity;
+  const hands = (p: PlanPart): number => p.ops.reduce((sum, o) => sum + o.handsMin, 0);
+  const place = (p: PlanPart): number => {
+    const i = from.indexOf(p.partId);
+    return i < 0 ? from.length : i;
+  };
+  const byDue = (a: PlanPart, b: PlanPart): number =>
+    dueMs(a) === dueMs(b) ? 0 : dueMs(a) < dueMs(b) ? -1 : 1;
+  return [...parts].sort(
+    (a, b) => place(a) - place(b) || byDue(a, b) || hands(b) - hands(a) || (a.partId < b.partId ? -1 : 1),
+  );
+}
+
+function shuffled({ order, notBefore }: Genes, random: Random): Genes {
+  const out = [...order];
+  for (let i = out.length - 1; i > 0; i--) {
+    const j = Math.floor(random() * (i + 1));
+    [out[i], out[j]] = [out[j]!, out[i]!];
+  }
+  return { order: out, notBefore };
+}
+
+/** Takes some parts out and puts them back elsewhere in the order, some to begin later: a shared run pays for waiting. */
+function moved(problem: PlanProblem, at: Genes, here: MadePlan, random: Random): Genes {
+  const { order } = at;
+  const size = 1 + Math.floor(random() ** 3 * MOST_TAKEN_OUT * order.length);
+  const out = new Set(chosen(here, order, size, random));
+  const rest = order.filter((p) => !out.has(p));
+  for (const part of out) rest.splice(Math.floor(random() * (rest.length + 1)), 0, part);
+  const notBefore = new Map(at.notBefore);
+  for (const part of out) {
+    notBefore.delete(part.partId);
+    if (random() >= LATER_SHARE) continue;
+    const n = Math.floor(random() ** 2 * problem.sessions.length);
+    const session = problem.sessions[n];
+    if (session) notBefore.set(part.partId, session.fromMs);
+  }
+  return { order: rest, notBefore };
+}
+
+/** Parts to take out: any, those of one run, or those with trouble first. */
+function chosen(here: MadePlan, order: readonly PlanPart[], size: number, random: Random): PlanPart[] {
+  const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)];
+  const kind = random();
+  if (kind < 0.3) {
+    const run = pick(here.plan.runs);
+    const ids = new Set(run?.opIds.map((id) => id.split('/')[0]!));
+    const ofRun = order.filter((p) => ids.has(p.partId));
+    if (ofRun.length > 0) return ofRun;
+  }
+  if (kind < 0.6) {
+    const inTrouble = new Set([
+      ...here.plan.left.map((l) => l.partId),
+      ...[...here.reading.coats].flatMap(([id, c]) => (c.isMended ? [id.split('/')[0]!] : [])),
+    ]);
+    const list = order.filter((p) => inTrouble.has(p.partId));
+    if (list.length > 0) return Array.from({ length: Math.min(size, 3) }, () => pick(list)!);
+  }
+  return Array.from({ length: size }, () => pick(order)!);
+}

@@ -1,0 +1,297 @@
+import type { GateStatus } from '../air/gate.ts';
+import type { Span } from '../base/time.ts';
+import type { Snapshot } from '../shop/snapshot.ts';
+import { boundOf } from './bound.ts';
+import { checkPlan, type Breach } from './check.ts';
+import type { PlanCost } from './cost.ts';
+import { coatOpIdOf, isMend, mendOpId } from './ids.ts';
+import type { MadePlan } from './make.ts';
+import type { Binding, Plan, PlanAsk, PlanAsks, PlanItem, PlanOp, PlanPart, PlanProblem } from './problem.ts';
+import type { CoatReading } from './reading.ts';
+
+/** A piece of work as it is drawn and told. */
+export interface PlanBlock {
+  readonly opId: string;
+  readonly kind: string;
+  readonly what: string | null;
+  readonly spans: readonly Span[];
+  readonly people: number;
+  readonly isLook: boolean;
+  readonly isMend: boolean;
+  readonly isDust: boolean;
+  readonly runId: string | null;
+  readonly coat: {
+    readonly name: string;
+    readonly bandColour: string;
+    readonly no: number;
+    readonly of: number;
+    readonly cautions: readonly string[];
+    readonly opensMs: number | null;
+    readonly shutsMs: number | null;
+    readonly slackMs: number | null;
+    readonly touchMs: number;
+    readonly handleMs: number | null;
+    readonly air: GateStatus;
+    readonly odds: number | null;
+    readonly mixedMl: number | null;
+  } | null;
+  readonly binds: Binding;
+}
+export interface PlanLane {
+  readonly partId: string;
+  readonly name: string;
+  readonly machineId: string;
+  readonly blocks: readonly PlanBlock[];
+  readonly finishedMs: number | null;
+}
+export interface PlanRunView extends Span {
+  readonly runId: string;
+  readonly name: string;
+  readonly bandColour: string;
+  readonly colour: string | null;
+  readonly tool: string;
+  readonly placeName: string;
+  readonly parts: readonly string[];
+  readonly mixes: number;
+  readonly mixedMl: number | null;
+}
+export interface PlanMachineView {
+  readonly machineId: string;
+  readonly name: string;
+  readonly dueMs: number | null;
+  /** Null: not all of it is planned. */
+  readonly doneMs: number | null;
+  /** No plan has it done before; null: past the plan's end. */
+  readonly boundMs: number | null;
+}
+/** All that the plan's page draws, as JSON. */
+export interface PlanView {
+  readonly ask: PlanAsk;
+  readonly zone: string;
+  readonly nowMs: number;
+  readonly endMs: number;
+  readonly forecastEndMs: number;
+  readonly sessions: readonly (Span & { readonly people: number; readonly takenMs: number })[];
+  readonly lanes: readonly PlanLane[];
+  readonly runs: readonly PlanRunView[];
+  readonly machines: readonly PlanMachineView[];
+  readonly asks: readonly PlanAsks[];
+  readonly left: readonly PlanAsks[];
+  readonly cost: PlanCost;
+  readonly breaches: readonly Breach[];
+  /** Places of which too little is known to plan past the forecast. */
+  readonly blindPlaces: readonly string[];
+  readonly plan: Plan;
+}
+
+/** A plan as the page draws it, judged by the checker. Pure. */
+export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePlan): PlanView {
+  const { plan, reading, cost } = made;
+  const lanes = problem.parts.map((part): PlanLane => ({
+    partId: part.partId,
+    name: part.name,
+    machineId: part.machineId,
+    finishedMs: reading.finishedMs.get(part.partId) ?? null,
+    blocks: part.ops.flatMap((op) => blocksOf(op, reading.itemOf, reading.coats.get(op.opId))),
+  }));
+  const { shop } = snapshot;
+  const used = new Set(problem.parts.flatMap((p) => [p.placeId, ...(p.carry ? [p.carry.placeId] : [])]));
+  return {
+    ask: problem.ask,
+    zone: problem.zone,
+    nowMs: problem.nowMs,
+    endMs: problem.endMs,
+    forecastEndMs: problem.forecastEndMs,
+    sessions: problem.sessions.map((s) => ({ ...s, takenMs: takenIn(s, plan) })),
+    lanes,
+    runs: plan.runs.map((r) => runView(snapshot, problem, r)),
+    machines: problem.machines.map((m) => machineView(problem, lanes, m)),
+    asks: problem.asks,
+    left: plan.left,
+    cost,
+    breaches: checkPlan(problem, plan),
+    blindPlaces: shop.places.flatMap((p) =>
+      used.has(p.placeId) && problem.usualDays[p.placeId] === 0 ? [p.name] : [],
+    ),
+    plan,
+  };
+}
+
+function blocksOf(
+  op: PlanOp,
+  itemOf: ReadonlyMap<string, PlanItem>,
+  reading: CoatReading | undefined,
+): readonly PlanBlock[] {
+  const mend = op.coat ? itemOf.get(mendOpId(op.opId)) : undefined;
+  const item = itemOf.get(op.opId);
+  const common = { isLook: op.isLook, runId: null, coat: null };
+  return [
+    ...(mend ? [{ ...mend, ...common, kind: 'mend', what: null, isMend: true, isDust: true }] : []),
+    ...(item
+      ? [
+          {
+            ...item,
+            kind: op.kind,
+            what: op.what,
+            isLook: op.isLook,
+            isMend: false,
+            isDust: op.makesDust,
+            coat: op.coat && reading ? coatBlock(op.coat, reading) : null,
+          },
+        ]
+      : []),
+  ];
+}
+
+const coatBlock = (coat: NonNullable<PlanOp['coat']>, r: CoatReading): PlanBlock['coat'] => ({
+  name: coat.sheet.name,
+  bandColour: coat.sheet.bandColour,
+  no: coat.no,
+  of: coat.of,
+  cautions: coat.sheet.cautions,
+  opensMs: r.opensMs,
+  shutsMs: r.shutsMs,
+  slackMs: r.slackMs,
+  touchMs: r.touchMs,
+  handleMs: r.handleMs,
+  air: r.air.status,
+  odds: r.air.odds,
+  mixedMl: coat.mixedMl,
+});
+
+function runView({ shop }: Snapshot, problem: PlanProblem, run: Plan['runs'][number]): PlanRunView {
+  const sheet = shop.sheets.get(run.sheetId);
+  const coats = run.opIds.flatMap((id) =>
+    problem.parts.flatMap((p) => p.ops.flatMap((o) => (o.opId === id ? [{ part: p, coat: o.coat! }] : []))),
+  );
+  const ml = coats.map((c) => c.coat.mixedMl);
+  return {
+    runId: run.runId,
+    fromMs: run.fromMs,
+    toMs: run.toMs,
+    name: sheet?.name ?? run.sheetId,
+    bandColour: sheet?.bandColour ?? '#888888',
+    colour: run.colour,
+    tool: run.tool,
+    placeName: shop.places.find((p) => p.placeId === run.placeId)?.name ?? run.placeId,
+    parts: coats.map((c) => c.part.name),
+    mixes: run.mixes,
+    mixedMl: ml.some((m) => m === null) ? null : ml.reduce<number>((sum, m) => sum + m!, 0),
+  };
+}
+
+function machineView(
+  problem: PlanProblem,
+  lanes: readonly PlanLane[],
+  { machineId, name, dueMs }: PlanProblem['machines'][number],
+): PlanMachineView {
+  const own = lanes.filter((l) => l.machineId === machineId);
+  const isWhole = own.every((l) => l.finishedMs !== null);
+  return {
+    machineId,
+    name,
+    dueMs,
+    doneMs: isWhole && own.length > 0 ? Math.max(...own.map((l) => l.finishedMs!)) : null,
+    boundMs: boundOf(problem, machineId),
+  };
+}
+
+const overlapMs = (a: Span, b: Span): number =>
+  Math.max(0, Math.min(a.toMs, b.toMs) - Math.max(a.fromMs, b.fromMs));
+const takenIn = (session: Span, plan: Plan): number =>
+  plan.runs.reduce((sum, r) => sum + overlapMs(session, r), 0) +
+  plan.items.reduce(
+    (sum, i) =>
+      i.runId === null ? sum + i.spans.reduce((m, s) => m + overlapMs(session, s) * i.people, 0) : sum,
+    0,
+  );
+
+/** Work of one session in its order, with what must be done then: else something is lost before people come again. */
+export interface SessionEntry extends Span {
+  readonly block: PlanBlock;
+  readonly lane: PlanLane;
+  readonly isMust: boolean;
+}
+export interface SessionCard {
+  readonly entries: readonly SessionEntry[];
+  readonly runs: readonly PlanRunView[];
+  /** Still on its hook when everybody goes home, and until when. */
+  readonly overnight: readonly { readonly name: string; readonly handleMs: number | null }[];
+}
+
+export function sessionCard(
+  view: Pick<PlanView, 'sessions' | 'lanes' | 'runs' | 'endMs'>,
+  index: number,
+): SessionCard {
+  const session = view.sessions[index]!;
+  const nextMs = view.sessions[index + 1]?.fromMs ?? view.endMs;
+  const all = view.lanes.flatMap((lane) =>
+    lane.blocks.flatMap((block) =>
+      block.spans.flatMap((span) =>
+        block.people > 0 && overlapMs(span, session) > 0
+          ? [{ ...span, block, lane, isMust: mustBe(block, nextMs) }]
+          : [],
+      ),
+    ),
+  );
+  // What comes before a coat that cannot wait cannot wait either.
+  const must = new Map(all.filter((e) => e.isMust).map((e) => [e.lane.partId, e.fromMs]));
+  const entries = all
+    .map((e) => ({ ...e, isMust: e.fromMs <= (must.get(e.lane.partId) ?? -Infinity) }))
+    .sort((a, b) => a.fromMs - b.fromMs || a.lane.name.localeCompare(b.lane.name));
+  const overnight = view.lanes.flatMap((lane) => {
+    const last = lane.blocks.findLast((b) => b.coat && b.spans[0]!.fromMs < session.toMs);
+    const handleMs = last?.coat?.handleMs ?? null;
+    return last?.coat && (handleMs === null || handleMs > session.toMs)
+      ? [{ name: lane.name, handleMs }]
+      : [];
+  });
+  return {
+    entries,
+    runs: view.runs.filter((r) => overlapMs(r, session) > 0).sort((a, b) => a.fromMs - b.fromMs),
+    overnight,
+  };
+}
+
+const mustBe = ({ coat }: PlanBlock, nextMs: number): boolean =>
+  coat !== null && coat.shutsMs !== null && coat.shutsMs < nextMs;
+
+/** One link of the chain of what binds. */
+export interface Reason {
+  readonly opId: string;
+  readonly binds: Binding;
+}
+/** Why a piece of work is not earlier, and why what it waits for is not: back to now. */
+export function reasonChain(view: Pick<PlanView, 'lanes'>, opId: string): readonly Reason[] {
+  const byId = new Map(view.lanes.flatMap((l) => l.blocks.map((b) => [b.opId, b] as const)));
+  const out: Reason[] = [];
+  for (let id: string | null = opId; id !== null && out.length < 60;) {
+    const block = byId.get(id);
+    if (!block || out.some((r) => r.opId === id)) break;
+    out.push({ opId: id, binds: block.binds });
+    id = block.binds.opId ?? before(view, id);
+  }
+  return out;
+}
+
+/** The work before it on its part, where it did not wait for another. */
+function before(view: Pick<PlanView, 'lanes'>, opId: string): string | null {
+  for (const lane of view.lanes) {
+    const i = lane.blocks.findIndex((b) => b.opId === opId);
+    if (i > 0) return lane.blocks[i - 1]!.opId;
+  }
+  return null;
+}
+
+/** Work of a plan made before that is still to come, and what of it should be behind us. */
+export function sincePlanned(
+  problem: PlanProblem,
+  plan: Plan,
+): { readonly done: readonly string[]; readonly late: readonly string[] } {
+  const ops = new Set(problem.parts.flatMap((p: PlanPart) => p.ops.map((o) => o.opId)));
+  const done = plan.items.filter((i) => !ops.has(coatOpIdOf(i.opId)));
+  const late = plan.items.filter(
+    (i) => ops.has(coatOpIdOf(i.opId)) && !isMend(i.opId) && i.spans[0]!.fromMs < problem.nowMs,
+  );
+  return { done: done.map((i) => i.opId), late: late.map((i) => i.opId) };
+}
