@@ -24,7 +24,7 @@ export default defineConfig([
   {
     // The computation is pure: time, chance and the outside world come in as arguments.
     files: ['core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/test/**'],
     rules: {
       'no-restricted-globals': [
         'error',

@@ -81,7 +81,8 @@ export interface BenchTick extends BenchResponse {
 
 /** Said over SSE: only what changed. */
 export interface LiveMessage {
-  readonly topic: 'facts' | 'stock' | 'parts' | 'sheets' | 'readings' | 'forecast' | 'entities' | 'import';
+  readonly topic:
+    'facts' | 'stock' | 'parts' | 'sheets' | 'readings' | 'forecast' | 'entities' | 'import' | 'plan';
   readonly partIds?: readonly string[];
   readonly placeIds?: readonly string[];
   readonly jobId?: string;

@@ -53,6 +53,7 @@ interface NotFound {
     | 'template'
     | 'import'
     | 'probe'
+    | 'plan'
     | 'route';
   readonly id?: string;
   readonly path?: string;

@@ -2,5 +2,6 @@
 export * from './api.ts';
 export * from './benchTick.ts';
 export * from './errors.ts';
+export * from './plan.ts';
 export * from './shop.ts';
 export * from './shelf.ts';

@@ -329,3 +329,34 @@ export {
   shelfResponse,
   shopping,
 } from './shop/views/shelf.ts';
+export {
+  PLAN_GOALS,
+  PLAN_LACKS,
+  BIND_KINDS,
+  type BindKind,
+  type Binding,
+  type Plan,
+  type PlanAsk,
+  type PlanAsks,
+  type PlanGoal,
+  type PlanLack,
+  type PlanProblem,
+} from './plan/problem.ts';
+export { planProblem } from './plan/build.ts';
+export { makePlans, plannedBefore, type MadePlan } from './plan/make.ts';
+export { BREACHES, type BreachCode } from './plan/check.ts';
+export { COST_KINDS, type CostKind, type PlanCost } from './plan/cost.ts';
+export {
+  planView,
+  reasonChain,
+  sessionCard,
+  sincePlanned,
+  type PlanBlock,
+  type PlanLane,
+  type PlanMachineView,
+  type PlanRunView,
+  type PlanView,
+  type SessionCard,
+  type SessionEntry,
+} from './plan/view.ts';
+export { agendaOf, type AgendaLine, type AgendaSession } from './plan/agenda.ts';

@@ -12,6 +12,7 @@ import { roomToWrite } from './http/roomToWrite.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
+import { planRoutes } from './plan/plan.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
 import { readingsRoutes } from './readings/readings.routes.ts';
 import { packsRoutes } from './shelf/packs.routes.ts';
@@ -35,6 +36,7 @@ export const routersOf = (deps: Deps): Router[] =>
     readingsRoutes,
     factsRoutes,
     templatesRoutes,
+    planRoutes,
     shelfRoutes,
     packsRoutes,
     backupRoutes,

@@ -1,3 +1,4 @@
+export * from './plan.ts';
 export * from './facts.ts';
 export * from './readings.ts';
 export * from './entities.ts';

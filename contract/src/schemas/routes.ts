@@ -17,6 +17,7 @@ import {
 } from './entities.ts';
 import { forecastHourInput, handReadingInput, readingsInput } from './readings.ts';
 import { meansPatch, newParts, surveyTemplate } from './route.ts';
+import { planInput } from './plan.ts';
 import { productSheet, shopFile } from './shop.ts';
 import { cup, newTin, pack, stockFactsInput, tinPatch } from './shelf.ts';
 
@@ -33,7 +34,7 @@ export interface ApiRoute {
   readonly csv?: true;
   readonly query?: readonly string[];
   /** What comes back, where that is not JSON. */
-  readonly answers?: 'text/csv' | 'text/event-stream' | 'application/gzip';
+  readonly answers?: 'text/csv' | 'text/calendar' | 'text/event-stream' | 'application/gzip';
 }
 
 const get = (path: string, says: string, over: Partial<ApiRoute> = {}): ApiRoute => ({
@@ -132,6 +133,9 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/templates', 'Surveys kept under a name'),
   send('post', '/templates', 'Keeps a survey under a name', surveyTemplate),
   drop('/templates/:templateId', 'Takes a template off the list'),
+  get('/plan', 'The plan that holds: what was asked, and what came of it'),
+  send('post', '/plan', 'Keeps a plan in place of the one before, by its version', planInput),
+  get('/plan.ics', 'The sessions of the plan that holds, for a calendar', { answers: 'text/calendar' }),
   get('/import/jobs/:jobId', 'How an import stands'),
   send('post', '/import/readings', 'Readings of a place, as a file or as JSON', readingsInput, {
     query: ['place', 'probe'],

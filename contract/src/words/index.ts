@@ -2,6 +2,7 @@ export * from './errors.ts';
 export * from './bench.ts';
 export * from './why.ts';
 export * from './route.ts';
+export * from './plan.ts';
 export * from './survey.ts';
 export * from './shapes.ts';
 export * from './rules.ts';

@@ -132,6 +132,8 @@ interface Standing {
     readonly layers: readonly { sheet: ProductSheet; dftUm: number }[];
   }[];
   bare: { sinceMs: number; limit: BareLimit } | null;
+  /** When the bare metal is out; null: it is not bare, or has no limit. */
+  outMs: number | null;
   bath: BareLimit | null;
   doneMs: number;
   doneBy: string | null;
@@ -144,7 +146,8 @@ function chain(j: Judged, part: PlanPart): void {
     isOutdoors: part.isOutdoors,
     placeId: part.placeId,
     films: [],
-    bare: part.bare,
+    bare: null,
+    outMs: null,
     bath: null,
     doneMs: j.problem.nowMs,
     doneBy: null,
@@ -155,6 +158,7 @@ function chain(j: Judged, part: PlanPart): void {
     film: filmOf(on, f),
     layers: [{ sheet: f.sheet, dftUm: f.dftUm }],
   }));
+  if (part.bare) laidBare(j, on, part.bare.sinceMs, part.bare.limit);
   let isOver = false;
   for (const { op, mend } of inTurn(j, part)) {
     if (mend) {
@@ -224,7 +228,7 @@ function mended(j: Judged, on: Standing, coat: PlanOp, mend: PlanItem): void {
       say(j, 'stage', [mend.opId], startOf(mend), sandMs);
   }
   j.works.push({ item: mend, placeId: on.placeId, isDust: true });
-  if (on.bare) on.bare = { sinceMs: endOf(mend), limit: on.bare.limit };
+  if (on.bare) laidBare(j, on, endOf(mend), on.bare.limit);
   else on.keyed = { fromMs: endOf(mend), toMs: endOf(mend) + KEY_MS };
   on.doneMs = endOf(mend);
   on.doneBy = coat.opId;
@@ -242,29 +246,35 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
       const atMs = stageEnd(film, op.needs);
       if (atMs === null || startOf(item) < atMs - NEAR_MS) say(j, 'stage', [op.opId], startOf(item), atMs);
     }
-  if (on.bath) on.bare = { sinceMs: startOf(item), limit: on.bath };
+  if (on.bath) laidBare(j, on, startOf(item), on.bath);
   on.bath = op.bares && op.waitHours > 0 ? op.bares : null;
-  if (on.bare && !op.bares) {
-    const outMs = bareEnd(j.problem, on.surface, on.bare.sinceMs, on.bare.limit);
-    if (outMs !== null && endOf(item) > outMs + NEAR_MS) say(j, 'bare', [op.opId], endOf(item), outMs);
-  }
-  if (op.kind === 'carry') carried(on, part, endOf(item));
+  if (op.kind === 'carry') carried(j, on, part, endOf(item));
+  if (on.outMs !== null && !op.bares && endOf(item) > on.outMs + NEAR_MS)
+    say(j, 'bare', [op.opId], endOf(item), on.outMs);
   if (op.coat) coated(j, on, op, item);
   else {
     if (op.handsMin > 0) j.works.push({ item, placeId: on.placeId, isDust: op.makesDust });
-    if (op.bares) on.bare = on.bath ? null : { sinceMs: endOf(item), limit: op.bares };
-    if (op.kind === 'preserve') on.bare = null;
+    if (op.bares && !on.bath) laidBare(j, on, endOf(item), op.bares);
+    if (on.bath || op.kind === 'preserve') on.bare = on.outMs = null;
   }
   on.doneMs = endOf(item) + op.waitHours * HOUR_MS;
   on.doneBy = op.opId;
 }
 
-function carried(on: Standing, part: PlanPart, atMs: number): void {
+function laidBare(j: Judged, on: Standing, sinceMs: number, limit: BareLimit): void {
+  on.bare = { sinceMs, limit };
+  on.outMs = bareEnd(j.problem, on.surface, sinceMs, limit);
+}
+
+function carried(j: Judged, on: Standing, part: PlanPart, atMs: number): void {
   const { placeId, isOutdoors, surfaceFrom } = part.carry!;
   on.placeId = placeId;
   on.isOutdoors = isOutdoors;
   on.surface = surfaceFrom(atMs);
   on.films = on.films.map((f) => ({ ...f, film: { ...f.film, track: on.surface.track, isOutdoors } }));
+  if (!on.bare) return;
+  const there = bareEnd(j.problem, on.surface, on.bare.sinceMs, on.bare.limit);
+  if (there !== null) on.outMs = Math.min(on.outMs ?? Infinity, there);
 }
 
 function coated(j: Judged, on: Standing, op: PlanOp, item: PlanItem): void {
@@ -296,7 +306,7 @@ function coated(j: Judged, on: Standing, op: PlanOp, item: PlanItem): void {
   if (!gate.isOpen) say(j, 'air', [op.opId], gate.share, LEAST_SHARE);
   j.coats.push({ op, item, placeId: on.placeId, touchMs, handleMs: stageEnd(film, 'handle') ?? touchMs });
   on.films = [...on.films.filter((f) => !under.includes(f)), { id: op.opId, film, layers }];
-  on.bare = null;
+  on.bare = on.outMs = null;
   on.keyed = null;
 }
 

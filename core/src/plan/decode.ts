@@ -10,6 +10,7 @@ import {
   keyEndMs,
   laidFilm,
   mixLife,
+  soonest,
   stageMs,
   touchEndMs,
   windowOf,
@@ -141,7 +142,8 @@ export class Decoder {
       opIds,
       mixes,
     }));
-    return { items: this.items, runs, left: this.left };
+    const sessions = this.problem.sessions.map(({ fromMs, toMs }) => ({ fromMs, toMs }));
+    return { sessions, items: this.items, runs, left: this.left };
   }
 
   private part(part: PlanPart): void {
@@ -315,10 +317,9 @@ export class Decoder {
     if (way.inBath) way.bare = { sinceMs: spans[0]!.fromMs, limit: way.inBath };
     way.inBath = op.bares && op.waitHours > 0 ? op.bares : null;
     if (op.bares) way.bare = way.inBath ? null : { sinceMs: endMs, limit: op.bares };
-    if (op.kind === 'carry') this.carry(way, endMs);
     if (way.bare === null) way.bareEndMs = null;
-    else if (op.bares || isPulled || op.kind === 'carry')
-      way.bareEndMs = this.weather.bareEndMs(way.stand.surface, way.bare.sinceMs, way.bare.limit);
+    else if (op.bares || isPulled) way.bareEndMs = this.bareEndMs(way);
+    if (op.kind === 'carry') this.carry(way, endMs);
     if (way.bareEndMs !== null && !op.bares && endMs > way.bareEndMs) return false;
     this.items.push({ opId: op.opId, spans, people, runId: null, binds });
     if (op.kind === 'mend' && op.bares === null) way.keyed = { fromMs: endMs, toMs: keyEndMs(endMs) };
@@ -337,6 +338,12 @@ export class Decoder {
     way.warmMs = atMs + warmsMs;
     way.stand = { surface: surfaceFrom(atMs), isOutdoors };
     way.tops = way.tops.map((t) => ({ ...t, laid: carried(t.laid, way.stand) }));
+    // What it had left where it stood is no more for being carried, and less where it is damper.
+    way.bareEndMs = soonest(way.bareEndMs, this.bareEndMs(way));
+  }
+
+  private bareEndMs({ bare, stand }: Way): number | null {
+    return bare && this.weather.bareEndMs(stand.surface, bare.sinceMs, bare.limit);
   }
 
   /** What stops work of hands in a span of a session. */

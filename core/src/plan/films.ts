@@ -127,6 +127,10 @@ function windowFor(laid: LaidFilm, follower: ProductSheet): Window {
   return { open: [...open, { fromMs: laid.film.t0Ms, toMs: laid.keyedUntilMs, isScuffed: false }], sandMs };
 }
 
+/** The earlier of two limits, where null is none. */
+export const soonest = (a: number | null, b: number | null): number | null =>
+  a === null ? b : b === null ? a : Math.min(a, b);
+
 /** A key cut by a mending abrasion lasts so long. */
 export const keyEndMs = (abradedMs: number): number => abradedMs + KEY_LASTS_MS;
 

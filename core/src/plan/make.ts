@@ -1,6 +1,7 @@
 import { seededRandom, type Random } from '../base/random.ts';
 import { costOf, type PlanCost } from './cost.ts';
 import { Decoder } from './decode.ts';
+import { coatOpIdOf } from './ids.ts';
 import type { Plan, PlanPart, PlanProblem } from './problem.ts';
 import { readPlan, type PlanReading } from './reading.ts';
 import { PlanWeather } from './weather.ts';
@@ -64,6 +65,23 @@ export function* makePlans(problem: PlanProblem, from: readonly string[] = []): 
     temperature = Math.max(1e-4, temperature * COOLING);
     yield { tried, last: next, best, isBetter };
   }
+}
+
+/** A plan made before, as it stands against the shop now: what is done of it is left out. */
+export function plannedBefore(problem: PlanProblem, plan: Plan): MadePlan {
+  const weather = new PlanWeather(problem);
+  const ops = new Set(problem.parts.flatMap((p) => p.ops.map((o) => o.opId)));
+  const isOpen = (opId: string): boolean => ops.has(coatOpIdOf(opId));
+  const open: Plan = {
+    ...plan,
+    items: plan.items.filter((i) => isOpen(i.opId)),
+    runs: plan.runs.flatMap((r) => {
+      const opIds = r.opIds.filter(isOpen);
+      return opIds.length === 0 ? [] : [{ ...r, opIds }];
+    }),
+  };
+  const reading = readPlan(problem, weather, open);
+  return { plan: open, reading, cost: costOf(problem, open, reading) };
 }
 
 /** What is due first, then what has most hands in it; parts named are put first, in their order. */

@@ -46,6 +46,7 @@ describe('bare metal in a plan (docs/plan.md, check values: blast ends 19:30, 2 
     const toMs = fromMs + 40 * MINUTE_MS;
     const binds = { by: 'now', opId: null, edgeMs: null } as const;
     return {
+      sessions: [],
       items: [
         {
           opId: 'p/s1',

@@ -223,6 +223,8 @@ export interface PlanRun extends Span {
 }
 
 export interface Plan {
+  /** As they were when it was made. */
+  readonly sessions: readonly Span[];
   readonly items: readonly PlanItem[];
   readonly runs: readonly PlanRun[];
   /** Work that found no place before the end of the plan. */

@@ -1,8 +1,10 @@
+import type { BareLimit } from '../cure/bare.ts';
 import {
   carried,
   filmNow,
   keyEndMs,
   laidFilm,
+  soonest,
   stageMs,
   touchEndMs,
   windowOf,
@@ -52,6 +54,8 @@ export function readPlan(problem: PlanProblem, weather: PlanWeather, plan: Plan)
 interface Walk {
   stand: Stand;
   films: Map<string, LaidFilm>;
+  bare: PlanPart['bare'];
+  inBath: BareLimit | null;
   bareEndMs: number | null;
 }
 
@@ -63,23 +67,36 @@ function readPart(
 ): number | null {
   const stand = { surface: part.surface, isOutdoors: part.isOutdoors };
   const bareEndMs = part.bare && weather.bareEndMs(part.surface, part.bare.sinceMs, part.bare.limit);
-  const walk: Walk = { stand, films: new Map(), bareEndMs };
+  const walk: Walk = { stand, films: new Map(), bare: part.bare, inBath: null, bareEndMs };
   let doneMs = 0;
   for (const op of part.ops) {
     const item = itemOf.get(op.opId);
     if (!item) return null;
     doneMs = Math.max(doneMs, endOf(item) + op.waitHours * 3_600_000);
+    laidBare(weather, walk, op, item);
     if (op.kind === 'carry') {
       walk.stand = { surface: part.carry!.surfaceFrom(endOf(item)), isOutdoors: part.carry!.isOutdoors };
       for (const [id, laid] of walk.films) walk.films.set(id, carried(laid, walk.stand));
+      walk.bareEndMs = soonest(walk.bareEndMs, bareEnd(weather, walk));
     }
-    if (op.bares) walk.bareEndMs = weather.bareEndMs(walk.stand.surface, endOf(item), op.bares);
     if (!op.coat) continue;
     const reading = readCoat(weather, op, item, itemOf.get(mendOpId(op.opId)), walk);
     coats.set(op.opId, reading);
     doneMs = Math.max(doneMs, reading.handleMs ?? reading.touchMs);
   }
   return doneMs;
+}
+
+const bareEnd = (weather: PlanWeather, { bare, stand }: Walk): number | null =>
+  bare && weather.bareEndMs(stand.surface, bare.sinceMs, bare.limit);
+
+/** Metal that an act lays bare, or that is pulled out of its bath. */
+function laidBare(weather: PlanWeather, walk: Walk, op: PlanOp, item: PlanItem): void {
+  const isPulled = walk.inBath !== null;
+  if (walk.inBath) walk.bare = { sinceMs: item.spans[0]!.fromMs, limit: walk.inBath };
+  walk.inBath = op.bares && op.waitHours > 0 ? op.bares : null;
+  if (op.bares) walk.bare = walk.inBath ? null : { sinceMs: endOf(item), limit: op.bares };
+  if (op.bares || isPulled) walk.bareEndMs = bareEnd(weather, walk);
 }
 
 function readCoat(
@@ -112,7 +129,7 @@ function readCoat(
   const shutsMs = shuts.length === 0 ? null : Math.min(...shuts);
   const laid = laidFilm(stand, coat, endMs, below);
   walk.films.set(op.opId, laid);
-  walk.bareEndMs = null;
+  walk.bare = walk.bareEndMs = null;
   const touchMs = touchEndMs(laid);
   return {
     startMs,

@@ -11,6 +11,7 @@ export function staleOf(message: LiveMessage): Stale | null {
     case 'readings':
     case 'forecast':
     case 'import':
+    case 'plan':
       return null;
     case 'stock':
       return { ...NOTHING_STALE, stock: true };

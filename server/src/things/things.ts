@@ -63,7 +63,8 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
     made: newPerson,
     patch: personPatch,
     points: {},
-    record: 'select 1 from fact where workshop_id = $1 and (person_id = $2 or entered_by = $2)',
+    record: `select 1 from fact where workshop_id = $1 and (person_id = $2 or entered_by = $2)
+      union all select 1 from plan where workshop_id = $1 and person_id = $2`,
     changed: entities,
   },
   place: {

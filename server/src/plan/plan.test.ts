@@ -1,0 +1,149 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { randomUUID } from 'node:crypto';
+import ICAL from 'ical.js';
+import {
+  deriveShop,
+  makePlans,
+  plannedBefore,
+  planProblem,
+  planView,
+  shopStateOf,
+  type Plan,
+  type PlanAsk,
+  type SnapshotSource,
+} from '@calvetta/core';
+import type { ShopFile } from '@calvetta/contract';
+import { startTestApp, type TestApp } from '../test/testApp.ts';
+
+const demo = JSON.parse(
+  readFileSync(new URL('../../../demo/scenario/shop.json', import.meta.url), 'utf8'),
+) as ShopFile;
+
+const ASK: PlanAsk = {
+  machines: [{ machineId: 'fenland', dueDay: '2026-05-02', weight: 1 }],
+  weeks: 8,
+  people: 2,
+  painters: 1,
+  coatPlaceId: 'booth',
+  roomM2: null,
+  goal: 'balanced',
+  pins: [],
+  lost: [],
+  heat: [],
+  seed: 1,
+};
+
+describe('a plan on the server', () => {
+  let app: TestApp;
+  let source: SnapshotSource;
+  let plan: Plan;
+  beforeAll(async () => {
+    app = await startTestApp({ shop: null });
+    app.clock.nowMs = Date.parse(demo.asOf);
+    expect((await app.post('/api/import/shop', demo)).status).toBe(201);
+    // Three weeks of a booth that hardly changes, a reading an hour: what a plan needs of the weeks to come. One that is the
+    // same for two hours is a stuck probe.
+    const readings = Array.from({ length: 21 * 24 }, (_, h) => ({
+      at: new Date(app.clock.nowMs - h * 3_600_000).toISOString(),
+      airC: 18 + 0.2 * Math.sin(h),
+      rhPct: 50 + Math.sin(h / 5),
+    }));
+    for (const place of ['booth', 'shed'])
+      expect((await app.post(`/api/import/readings?place=${place}`, { readings })).status).toBeLessThan(300);
+    source = (await app.call('GET', '/api/source')).body as SnapshotSource;
+    const made = makePlans(
+      planProblem(deriveShop(shopStateOf(source.shop), source.air, source.nowMs), source.air, ASK),
+    );
+    plan = made.next().value.best.plan;
+  }, 120_000);
+  afterAll(() => app.close());
+
+  const kept = async (over: object = {}) =>
+    app.post('/api/plan', { planId: randomUUID(), version: 0, personId: 'ines', ask: ASK, plan, ...over });
+
+  it('there is none at first', async () => {
+    expect((await app.call('GET', '/api/plan')).body).toEqual({ plan: null });
+    expect((await app.call('GET', '/api/plan')).status).toBe(200);
+  });
+  it('is made of what the page is given, and has work in it', () => {
+    expect(plan.items.length).toBeGreaterThan(20);
+    expect(plan.runs.length).toBeGreaterThan(3);
+  });
+  it('is kept whole; sent twice it is one, and one that another has overtaken is a conflict with both', async () => {
+    const planId = randomUUID();
+    const first = await kept({ planId });
+    expect(first.status).toBe(201);
+    expect(first.body.plan).toMatchObject({ planId, version: 1, personId: 'ines', ask: ASK });
+    expect(first.body.plan.plan).toEqual(JSON.parse(JSON.stringify(plan)));
+    expect((await kept({ planId })).status).toBe(200);
+    const late = await kept();
+    expect(late).toMatchObject({
+      status: 409,
+      body: { code: 'version-conflict', details: { stored: { version: 1 } } },
+    });
+    expect((await kept({ version: 1 })).body.plan.version).toBe(2);
+    expect((await app.call('GET', '/api/plan')).body.plan.version).toBe(2);
+  });
+  it('read against the same shop it holds; against a record that went on, its done work is gone', async () => {
+    const read = (s: SnapshotSource) => {
+      const snapshot = deriveShop(shopStateOf(s.shop), s.air, s.nowMs);
+      const problem = planProblem(snapshot, s.air, ASK);
+      return planView(snapshot, problem, plannedBefore(problem, plan));
+    };
+    const before = read(source);
+    expect(before.breaches).toEqual([]);
+    const first = before.lanes.flatMap((l) => l.blocks).find((b) => b.kind === 'degrease')!;
+    const [partId] = first.opId.split('/');
+    const fact = {
+      factId: randomUUID(),
+      kind: 'degreased',
+      partId,
+      face: null,
+      happenedAt: new Date(app.clock.nowMs - 60_000).toISOString(),
+      endedAt: null,
+      personId: 'ines',
+      deviceId: 'd',
+      supersedes: null,
+      body: {},
+      evidence: null,
+    };
+    expect((await app.post('/api/facts', { facts: [fact] })).status).toBe(201);
+    const after = read((await app.call('GET', '/api/source')).body as SnapshotSource);
+    expect(after.lanes.flatMap((l) => l.blocks).some((b) => b.opId === first.opId)).toBe(false);
+    expect(after.breaches.filter((b) => b.code === 'unknown-work')).toEqual([]);
+  });
+  it('opens in a calendar: one event a session with work, at its time, with its parts by name', async () => {
+    const res = await fetch(`${app.base}/api/plan.ics`);
+    expect(res.headers.get('content-type')).toMatch(/text\/calendar/);
+    const events = new ICAL.Component(ICAL.parse(await res.text()))
+      .getAllSubcomponents('vevent')
+      .map((v) => new ICAL.Event(v));
+    const busy = plan.sessions.filter((s) =>
+      plan.items.some((i) => i.people > 0 && i.spans.some((x) => x.fromMs >= s.fromMs && x.fromMs < s.toMs)),
+    );
+    expect(events.map((e) => e.startDate.toJSDate().getTime())).toEqual(busy.map((s) => s.fromMs));
+    expect(new Set(events.map((e) => e.uid)).size).toBe(events.length);
+    const isWorked = (partId: string): boolean =>
+      plan.items.some((i) => i.opId.startsWith(`${partId}/`) && i.people > 0);
+    const partIds = new Set(plan.items.map((i) => i.opId.split('/')[0]!));
+    for (const p of source.shop.parts.filter((x) => partIds.has(x.partId) && isWorked(x.partId)))
+      expect(events.some((e) => e.description.includes(p.name))).toBe(true);
+  });
+  it('who made it is put away and not deleted', async () => {
+    const person = { personId: 'planner', name: 'Planner' };
+    expect((await app.post('/api/people', person)).status).toBe(201);
+    expect((await kept({ version: 2, personId: 'planner' })).status).toBe(201);
+    const gone = await app.call('DELETE', '/api/people/planner?version=1');
+    expect(gone.body).toMatchObject({ removed: 'put-away' });
+  });
+  it('refuses nobody, a day that is not there, work by no id, and too much', async () => {
+    const field = async (over: object) => (await kept({ version: 3, ...over })).body.details;
+    expect((await kept({ version: 3, personId: 'nobody' })).body.code).toBe('unknown-reference');
+    const badDay = { ...ASK, machines: [{ machineId: 'fenland', dueDay: '2026-02-31', weight: 1 }] };
+    expect((await field({ ask: badDay })).problems[0].field).toBe('ask.machines.0.dueDay');
+    expect((await field({ ask: { ...ASK, weeks: 0 } })).problems[0].field).toBe('ask.weeks');
+    const item = { ...plan.items[0]!, opId: 'x' };
+    expect((await field({ plan: { ...plan, items: [item] } })).problems[0].field).toBe('plan.items.0.opId');
+  });
+});
