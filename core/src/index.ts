@@ -359,4 +359,5 @@ export {
   type SessionCard,
   type SessionEntry,
 } from './plan/view.ts';
-export { agendaOf, type AgendaLine, type AgendaSession } from './plan/agenda.ts';
+export { orderOf, tryPin, type PinAnswer } from './plan/pin.ts';
+export { agendaOf, nextPlanned, type NextPlanned, type AgendaLine, type AgendaSession } from './plan/agenda.ts';

@@ -2,6 +2,7 @@ import {
   Anvil,
   Beaker,
   BookOpenText,
+  CalendarRange,
   CloudDrizzle,
   Library,
   Settings2,
@@ -29,6 +30,11 @@ export const SCREENS: readonly Screen[] = [
   },
   { path: '/parts/:partId', View: lazy(() => import('./screens/part/PartScreen.tsx')), rail: null },
   { path: '/parts/:partId/route', View: lazy(() => import('./screens/route/RouteScreen.tsx')), rail: null },
+  {
+    path: '/plan',
+    View: lazy(() => import('./screens/plan/PlanScreen.tsx')),
+    rail: { word: 'Plan', key: 'p', Icon: CalendarRange },
+  },
   {
     path: '/mix',
     View: lazy(() => import('./screens/mix/MixScreen.tsx')),

@@ -75,6 +75,7 @@ export const COST_WORDS: Readonly<Record<CostKind, string>> = {
   mends: 'coats past their window, abraded first',
   runs: 'guns set up and cleaned',
   late: 'days past the date',
+  unplanned: 'parts that are not wholly planned',
   'part-days': 'days until each part is done',
   'machine-days': 'days until each machine is done',
   risk: 'air that may not hold',

@@ -47,3 +47,47 @@ export function agendaOf({ parts, shop }: Snapshot, plan: Plan): readonly Agenda
     return [{ ...session, lines: lines.sort((a, b) => a.fromMs - b.fromMs), runs }];
   });
 }
+
+/** A part's next work in a stored plan. */
+export interface NextPlanned extends Span {
+  readonly opId: string;
+  /** Other coats in the same gun-load; null: it is no coat. */
+  readonly others: number | null;
+  /** It is planned for a time that has gone by. */
+  readonly isLate: boolean;
+  /** What it stands in now is lost before then: worst edge, ms. */
+  readonly lostMs: number | null;
+}
+
+/**
+ * When the plan has a part's next work: its next coat where that is planned, else whatever comes first from now on. Null: the plan has
+ * nothing more of it. Pure.
+ */
+export function nextPlanned(
+  plan: Pick<Plan, 'items' | 'runs'>,
+  part: {
+    readonly partId: string;
+    readonly next: { readonly stepId: string; readonly coatNo: number } | null;
+    readonly lostAtMs: number | null;
+  },
+  nowMs: number,
+): NextPlanned | null {
+  const own = plan.items.filter((i) => i.people > 0 && i.opId.startsWith(`${part.partId}/`));
+  const coatId = part.next && `${part.partId}/${part.next.stepId}/${part.next.coatNo}`;
+  const item =
+    own.find((i) => i.opId === coatId) ??
+    own.filter((i) => i.spans[0]!.fromMs > nowMs).sort((a, b) => a.spans[0]!.fromMs - b.spans[0]!.fromMs)[0];
+  if (!item) return null;
+  const { fromMs, toMs } = item.spans[0]!;
+  const run = item.runId === null ? undefined : plan.runs.find((r) => r.runId === item.runId);
+  const { lostAtMs } = part;
+  return {
+    fromMs,
+    toMs,
+    opId: item.opId,
+    others: run ? run.opIds.length - 1 : null,
+    isLate: toMs < nowMs,
+    lostMs:
+      item.opId === coatId && lostAtMs !== null && lostAtMs > nowMs && lostAtMs < toMs ? lostAtMs : null,
+  };
+}

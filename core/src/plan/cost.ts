@@ -8,7 +8,16 @@ export interface PlanCost {
   readonly total: number;
   readonly lines: readonly { readonly what: CostKind; readonly count: number; readonly points: number }[];
 }
-export const COST_KINDS = ['mends', 'runs', 'late', 'part-days', 'machine-days', 'risk', 'narrow'] as const;
+export const COST_KINDS = [
+  'mends',
+  'runs',
+  'late',
+  'unplanned',
+  'part-days',
+  'machine-days',
+  'risk',
+  'narrow',
+] as const;
 export type CostKind = (typeof COST_KINDS)[number];
 
 const MEND_POINTS_A_MIN = 4;
@@ -23,6 +32,9 @@ const NARROW_MS = 4 * HOUR_MS;
 const NARROW_POINTS = 15;
 /** What is not finished counts as finished so long after the plan's end: else leaving work undone would pay. */
 const UNFINISHED_MS = 30 * DAY_MS;
+
+/** A part that is not wholly planned: so much that doing it with losses is always cheaper than leaving it. */
+const UNPLANNED_POINTS = 2400;
 
 const BY_GOAL: Readonly<Record<PlanGoal, Partial<Record<CostKind, number>>>> = {
   balanced: {},
@@ -55,6 +67,7 @@ export function costOf(problem: PlanProblem, plan: Plan, reading: PlanReading): 
   for (const part of parts) {
     const days = Math.ceil((finishMs(part, reading, endMs) - nowMs) / DAY_MS);
     add('part-days', PART_DAY_POINTS * days);
+    if (!reading.finishedMs.has(part.partId)) add('unplanned', UNPLANNED_POINTS);
   }
   for (const m of machines) {
     const own = parts.filter((p) => p.machineId === m.machineId);

@@ -30,6 +30,7 @@ import type {
   PlanProblem,
   PlanRun,
 } from './problem.ts';
+import type { PlanReading } from './reading.ts';
 import { DUST_SETTLES_MS, ISOCYANATE_MS, Timetable } from './timetable.ts';
 import type { PlanWeather } from './weather.ts';
 
@@ -134,6 +135,74 @@ export class Decoder {
 
   plan(order: readonly PlanPart[]): Plan {
     for (const part of order) this.part(part);
+    return this.asPlan();
+  }
+
+  /** Leaves work of a plan where it is, before anything is placed around it. */
+  keep(plan: Plan, reading: PlanReading, parts: readonly PlanPart[]): void {
+    const runs = this.keptRuns(plan, new Set(parts.flatMap((p) => p.ops.map((o) => o.opId))));
+    for (const part of parts) {
+      const carried = part.carry && reading.itemOf.get(`${part.partId}/carry`)?.spans[0]?.fromMs;
+      for (const op of part.ops)
+        for (const id of [mendOpId(op.opId), op.opId]) {
+          const item = reading.itemOf.get(id);
+          if (!item) continue;
+          const atMs = item.spans[0]!.fromMs;
+          const isThere = carried != null && atMs >= carried;
+          this.keepItem(
+            item,
+            id === op.opId ? op : null,
+            isThere ? part.carry!.placeId : part.placeId,
+            reading,
+          );
+        }
+    }
+    for (const l of plan.left) if (parts.some((p) => p.partId === l.partId)) this.left.push(l);
+    for (const run of runs) {
+      this.runs.push(run);
+      this.runsIn[run.session]!.push(run);
+      this.table.take(run.session, run, 1, true);
+    }
+  }
+
+  /** Runs with the coats that stay; one that loses its last is as much shorter. */
+  private keptRuns(plan: Plan, kept: ReadonlySet<string>): OpenRun[] {
+    const itemOf = new Map(plan.items.map((i) => [i.opId, i]));
+    return plan.runs.flatMap(({ runId, fromMs, toMs, opIds, mixes, ...head }): OpenRun[] => {
+      const stay = opIds.filter((id) => kept.has(id) && itemOf.has(id));
+      const session = this.table.sessionAt(fromMs);
+      if (stay.length === 0 || session >= this.problem.sessions.length) return [];
+      const lastEndMs = Math.max(...stay.map((id) => itemOf.get(id)!.spans[0]!.toMs));
+      const key = [head.sheetId, head.colour ?? '', head.tool, head.placeId].join('|');
+      const endMs = Math.min(toMs, lastEndMs + RUN_MIN[head.tool].cleanUp * MINUTE_MS);
+      // Its mix is as old as it is: what joins it brings one of its own.
+      return [
+        { runId, key, session, head, fromMs, toMs: endMs, lastEndMs, goneMs: lastEndMs, mixes, opIds: stay },
+      ];
+    });
+  }
+
+  /** `op` null: a mending abrasion. */
+  private keepItem(item: PlanItem, op: PlanOp | null, placeId: string, reading: PlanReading): void {
+    this.items.push(item);
+    const coat = reading.coats.get(item.opId);
+    for (const span of item.spans) {
+      if (item.people === 0) continue;
+      this.table.fill(placeId, 'work', span);
+      if (coat) continue;
+      this.table.take(this.table.sessionAt(span.fromMs), span, item.people, false);
+      if (op?.makesDust ?? true) this.table.fill(placeId, 'dust', span);
+    }
+    if (!coat || !op) return;
+    const { startMs, endMs, touchMs, handleMs } = coat;
+    this.table.fill(placeId, 'wet', { fromMs: startMs, toMs: touchMs });
+    if (this.problem.ask.roomM2 !== null)
+      this.table.hang({ fromMs: startMs, toMs: handleMs ?? touchMs }, areaOf(op));
+    if (isIsocyanate(op))
+      this.table.fill(placeId, 'isocyanate', { fromMs: startMs, toMs: endMs + ISOCYANATE_MS });
+  }
+
+  private asPlan(): Plan {
     const runs = this.runs.map(({ runId, head, fromMs, toMs, opIds, mixes }) => ({
       runId,
       ...head,

@@ -67,6 +67,17 @@ export function* makePlans(problem: PlanProblem, from: readonly string[] = []): 
   }
 }
 
+/** A plan with some parts placed anew around all others, which stay where they are. */
+export function replaced(problem: PlanProblem, before: MadePlan, partIds: ReadonlySet<string>): MadePlan {
+  const weather = new PlanWeather(problem);
+  const decoder = new Decoder(problem, weather);
+  const stay = problem.parts.filter((p) => !partIds.has(p.partId));
+  decoder.keep(before.plan, before.reading, stay);
+  const plan = decoder.plan(problem.parts.filter((p) => partIds.has(p.partId)));
+  const reading = readPlan(problem, weather, plan);
+  return { plan, reading, cost: costOf(problem, plan, reading) };
+}
+
 /** A plan made before, as it stands against the shop now: what is done of it is left out. */
 export function plannedBefore(problem: PlanProblem, plan: Plan): MadePlan {
   const weather = new PlanWeather(problem);

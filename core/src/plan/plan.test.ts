@@ -9,6 +9,7 @@ import { costOf } from './cost.ts';
 import { Decoder } from './decode.ts';
 import { isMend } from './ids.ts';
 import type { Plan, PlanProblem, PlanSession } from './problem.ts';
+import { tryPin } from './pin.ts';
 import { readPlan } from './reading.ts';
 import { air, ASK, coatOp, op, part, problem, surface, ZONE } from './test/shop.ts';
 import { LAW_NAMES, movedBy, type LawsFound } from './test/lawNames.ts';
@@ -249,6 +250,19 @@ describe('a pin', () => {
     const later = pinned(weeks[1]!.fromMs);
     expect(startOf(plan(later), 'p/s2')).toBeGreaterThanOrEqual(weeks[1]!.fromMs);
     expect(codes(later, plan(later))).toEqual([]);
+    const before = plan(pinned(weeks[0]!.fromMs));
+    const free = problem(NOW, later.parts, weeks);
+    const moved = tryPin(free, before, { opId: 'p/s2', sessionMs: weeks[1]!.fromMs });
+    expect(moved.holds && startOf(moved.made.plan, 'p/s2')! >= weeks[1]!.fromMs).toBe(true);
+    // Half an hour of hands, and setting up: no coat in a session of forty minutes; the next is the nearest.
+    const short = problem(NOW, later.parts, [
+      session('2026-03-05T18:30', '2026-03-05T19:10'),
+      ...weeks.slice(1),
+    ]);
+    expect(tryPin(short, plan(short), { opId: 'p/s2', sessionMs: weeks[0]!.fromMs })).toMatchObject({
+      holds: false,
+      nearestMs: weeks[1]!.fromMs,
+    });
     const nowhere = pinned(at('2026-03-06T18:30'));
     expect(plan(nowhere).left.map((l) => l.lack)).toEqual(['pin']);
     expect(codes(nowhere, plan(nowhere))).toEqual(['pin']);

@@ -9,12 +9,14 @@ import {
   type MachinesResponse,
   type PartDetail,
   type PlaceAirResponse,
+  type PlanResponse,
   type SheetsResponse,
   type ShelfResponse,
   type ShoppingResponse,
   type ShopInfo,
   type TemplatesResponse,
 } from '@calvetta/contract';
+import type { SnapshotSource } from '@calvetta/core';
 import type { Write } from '../record/write.ts';
 
 /** The server said no, with the one error body. */
@@ -90,6 +92,9 @@ export const getPart = (partId: string): Promise<PartDetail> => call(`/parts/${e
 export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
   call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
 export const getSheets = (): Promise<SheetsResponse> => call('/sheets');
+export const getPlan = (): Promise<PlanResponse> => call('/plan');
+/** All that is derived from: what a plan is made of beside the page. */
+export const getSource = (): Promise<SnapshotSource> => call('/source');
 export const getTemplates = (): Promise<TemplatesResponse> => call('/templates');
 export const getJob = (jobId: string): Promise<ImportJob> => call(`/import/jobs/${jobId}`);
 export const getShelf = (): Promise<ShelfResponse> => call('/shelf');

@@ -7,6 +7,7 @@ export const KEYS = {
   air: (placeId: string | null) => ['air', placeId],
   sheets: ['sheets'],
   templates: ['templates'],
+  plan: ['plan'],
   shelf: ['shelf'],
   leftover: (mixId: string) => ['leftover', mixId],
   shopping: (scope: string) => ['shopping', scope],
@@ -23,6 +24,7 @@ const KEPT_LONG: Readonly<Record<string, readonly (keyof typeof KEYS)[]>> = {
   probes: ['shop'],
   sheets: ['sheets'],
   templates: ['templates'],
+  plan: ['plan'],
 };
 /** What of it is no longer true after a write to a path. */
 export const staleAfter = (path: string): readonly string[] =>

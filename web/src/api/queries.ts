@@ -12,6 +12,7 @@ import {
   getMachines,
   getPart,
   getPlaceAir,
+  getPlan,
   getSheets,
   getShelf,
   getShop,
@@ -64,6 +65,8 @@ export const usePlaceAir = (placeId: string | null) =>
   });
 export const useSheets = () => useQuery({ queryKey: KEYS.sheets, queryFn: getSheets, staleTime: 300_000 });
 
+export const usePlan = () => useQuery({ queryKey: KEYS.plan, queryFn: getPlan, staleTime: 300_000 });
+
 export const useShelf = () =>
   useQuery({ queryKey: KEYS.shelf, queryFn: getShelf, refetchInterval: RENEW_MS });
 export const useLeftover = (mixId: string) =>
@@ -101,6 +104,10 @@ export function useLive(): void {
     const flush = (): void => void flushOutbox().then((sent) => sent > 0 && refreshDerived(client));
     const heard = ({ topic }: Heard): void => {
       if (topic === 'import') return;
+      if (topic === 'plan') {
+        void client.invalidateQueries({ queryKey: KEYS.plan });
+        return;
+      }
       if (topic === 'opened') {
         // What happened before the line was there, or while it was down, is asked for now.
         flush();

@@ -4,6 +4,7 @@ import type {
   FactInputOf,
   NewTinInput,
   Pack,
+  PlanInput,
   ReadingInput,
   StockFactInput,
   SurveyTemplate,
@@ -67,5 +68,6 @@ export const shopWrite = (patch: object): Write => make('PATCH', ['shop'], 'The 
 export const meansWrite = (patch: object): Write => make('PATCH', ['shop', 'means'], 'House practice', patch);
 export const templateWrite = (t: SurveyTemplate): Write =>
   make('POST', ['templates'], `The template “${t.name}”`, t);
+export const planWrite = (plan: PlanInput): Write => make('POST', ['plan'], 'The plan', plan, plan.planId);
 export const templateGone = (templateId: string): Write =>
   make('DELETE', ['templates', templateId], 'A template taken off the list');

@@ -6,6 +6,7 @@ export const LAW_NAMES = [
   'a plan never gets worse as the search goes on',
   'work left out is caught',
   'work moved before what it waits for is caught',
+  'one part placed anew leaves the others where they are, and breaks nothing',
   'no machine is done before its bound',
   'more people in every session never break a plan that held',
 ] as const;

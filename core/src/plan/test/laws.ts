@@ -3,7 +3,7 @@ import { MINUTE_MS } from '../../base/time.ts';
 import { boundOf } from '../bound.ts';
 import { checkPlan } from '../check.ts';
 import { isMend } from '../ids.ts';
-import { makePlans, type MakingStep } from '../make.ts';
+import { makePlans, replaced, type MadePlan, type MakingStep } from '../make.ts';
 import type { Plan, PlanProblem } from '../problem.ts';
 import { LAW_NAMES, movedBy, type LawName, type LawsFound } from './lawNames.ts';
 import { randomShop } from './shop.ts';
@@ -43,6 +43,20 @@ function spoil(p: PlanProblem, plan: Plan, where: (law: LawName) => void): void 
   }
 }
 
+/** Places one part of a plan anew. */
+function anew(p: PlanProblem, best: MadePlan, i: number, where: (law: LawName, what?: string) => void): void {
+  const { partId } = p.parts[i % p.parts.length]!;
+  const law = 'one part placed anew leaves the others where they are, and breaks nothing';
+  const made = replaced(p, best, new Set([partId]));
+  const breaches = checkPlan(p, made.plan);
+  if (breaches.length > 0) where(law, JSON.stringify(breaches[0]));
+  const others = (plan: Plan): string[] =>
+    plan.items
+      .filter((x) => !x.opId.startsWith(`${partId}/`))
+      .map((x) => `${x.opId} ${JSON.stringify(x.spans)}`);
+  if (others(made.plan).sort().join() !== others(best.plan).sort().join()) where(law, 'others moved');
+}
+
 const [first, count] = process.argv.slice(2).map(Number) as [number, number];
 let coats = 0;
 let mends = 0;
@@ -62,6 +76,7 @@ for (let i = first; i < first + count; i++) {
   if (i % 4 === 0 && JSON.stringify(search(shop())[PLANS - 1]!.best.plan) !== JSON.stringify(plan))
     where('the same shop and seed make the same plan');
   spoil(p, plan, where);
+  anew(p, steps[PLANS - 1]!.best, i, where);
   const bound = boundOf(p, 'm');
   if (reading.finishedMs.size === p.parts.length) {
     whole++;

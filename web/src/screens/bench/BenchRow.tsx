@@ -20,16 +20,19 @@ interface Props {
   readonly axis: TimeAxis;
   readonly fullUm: number;
   readonly isNarrow: boolean;
+  /** What the kept plan says of it. */
+  readonly planned: string | null;
 }
 
 /** One part in motion: its film, its state in a word, its window in time, and the one act that comes next. */
-export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNarrow }: Props) {
+export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNarrow, planned }: Props) {
   const nowMs = useNowMs();
   const units = useUnits();
   const rowPx = useRowPx();
   const navigate = useNavigate();
   const setFocus = useFocusPart((s) => s.set);
-  const view = actView(card, nowMs, bench.zone, units);
+  const act = actView(card, nowMs, bench.zone, units);
+  const view = planned === null ? act : { ...act, text: `${act.text} · ${planned}` };
   const open = (): void => void navigate(`/parts/${encodeURIComponent(card.partId)}`);
   const ribbon = (
     <WindowRibbon

@@ -13,6 +13,7 @@ import { Waiting } from '../../ui/Trouble.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { useIsNarrow } from '../../ui/useMedia.ts';
+import { usePlanned } from '../../words/planned.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { BenchHead } from './BenchHead.tsx';
 import { BenchRow } from './BenchRow.tsx';
@@ -175,6 +176,7 @@ function Rows({ bench, rows, asked, machine, change }: RowsProps) {
   // One scale for every section on the screen, so that thickness compares across rows.
   const fullUm = useMemo(() => rows.reduce((most, r) => Math.max(most, thicknessUm(r)), 120), [rows]);
   const [shown, setShown] = useState(ROWS_SHOWN);
+  const planned = usePlanned();
   return (
     <div>
       <div
@@ -215,6 +217,7 @@ function Rows({ bench, rows, asked, machine, change }: RowsProps) {
                   axis={axis}
                   fullUm={fullUm}
                   isNarrow={isNarrow}
+                  planned={planned(r, nowMs, bench.zone)}
                 />
               ))
           : null}

@@ -16,6 +16,7 @@ import { useMoney, type Money } from '../../ui/money.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 import { actView } from '../../words/actText.ts';
+import { usePlanned } from '../../words/planned.ts';
 import { FilmPanel } from './FilmPanel.tsx';
 import { History } from './History.tsx';
 import { InspectPanel } from './InspectPanel.tsx';
@@ -68,6 +69,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
   const show = useDialogs((s) => s.show);
   const { card } = part;
   const view = actView(card, nowMs, part.zone, units);
+  const planned = usePlanned()(card, nowMs, part.zone);
   return (
     <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line bg-panel px-4 py-3">
       <div className="min-w-0">
@@ -86,6 +88,14 @@ function PartHead({ part }: { readonly part: PartDetail }) {
       </div>
       <p className="min-w-[240px] flex-1 text-[16px]">
         <StateWord headline={card.headline} isLarge explains="here" /> · {view.text}
+        {planned === null ? null : (
+          <>
+            {' · '}
+            <Link to="/plan" className="underline underline-offset-2">
+              {planned}
+            </Link>
+          </>
+        )}
       </p>
       <div className="flex flex-wrap gap-2">
         {view.logs === null && view.opens !== 'edit' ? null : (

@@ -1,0 +1,229 @@
+import { TZDate } from '@date-fns/tz';
+import { format } from 'date-fns';
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { PlanLane, PlanView } from '@calvetta/core';
+import { columnAt, groundOf, xAt, type Column, type Ground } from './geometry.ts';
+import { LaneRow, type Dragged } from './LaneRow.tsx';
+
+const NAMES_PX = 168;
+
+interface Props {
+  readonly view: PlanView;
+  readonly session: number;
+  readonly onSession: (index: number) => void;
+  readonly opId: string | null;
+  readonly onBlock: (opId: string) => void;
+  readonly onMove: (opId: string, sessionMs: number) => void;
+}
+
+/** Sessions side by side, parts below one another: what is done when, and how long each window lasts. */
+export function PlanChart({ view, session, onSession, opId, onBlock, onMove }: Props) {
+  const ground = useMemo(() => groundOf(view), [view]);
+  const [dragged, setDragged] = useState<Dragged | null>(null);
+  const box = useRef<HTMLDivElement>(null);
+  const lanes = useMemo(() => byMachine(view), [view]);
+  const flat = lanes.flatMap((m) => m.lanes);
+  const xOf = (e: PointerEvent): number =>
+    e.clientX - (box.current?.getBoundingClientRect().left ?? 0) - NAMES_PX + (box.current?.scrollLeft ?? 0);
+  const drop = (): void => {
+    if (dragged?.to) onMove(dragged.opId, dragged.to.fromMs);
+    setDragged(null);
+  };
+  const onKeyDown = (e: KeyboardEvent): void => {
+    const to = stepTo(flat, ground, opId, e);
+    if (!to) return;
+    e.preventDefault();
+    if (to.kind === 'go') onBlock(to.opId);
+    else if (opId !== null) onMove(opId, to.sessionMs);
+  };
+  return (
+    <div
+      ref={box}
+      className="relative min-w-0 flex-1 overflow-auto border border-line bg-panel"
+      onPointerMove={(e) => dragged && setDragged({ ...dragged, to: columnAt(ground, xOf(e)) })}
+      onPointerUp={drop}
+      onPointerLeave={() => setDragged(null)}
+      onKeyDown={onKeyDown}
+    >
+      <div style={{ width: NAMES_PX + ground.widthPx }} className="relative">
+        <Head view={view} ground={ground} session={session} onSession={onSession} />
+        <RunRow view={view} ground={ground} session={session} onSession={onSession} />
+        {lanes.map((m) => (
+          <section key={m.machineId} aria-label={m.name}>
+            <h2 className="figure sticky left-0 w-fit px-2 pt-2 text-[15px]">{m.name}</h2>
+            {m.lanes.map((lane) => (
+              <LaneRow
+                key={lane.partId}
+                lane={lane}
+                view={view}
+                ground={ground}
+                namesPx={NAMES_PX}
+                session={session}
+                chosen={opId}
+                dragged={dragged}
+                onBlock={onBlock}
+                onDrag={(id) => setDragged({ opId: id, to: null })}
+              />
+            ))}
+          </section>
+        ))}
+        <Lines view={view} ground={ground} />
+      </div>
+    </div>
+  );
+}
+
+function byMachine(view: PlanView) {
+  return view.machines.map((m) => ({
+    ...m,
+    lanes: view.lanes.filter((l) => l.machineId === m.machineId),
+  }));
+}
+
+type Step =
+  { readonly kind: 'go'; readonly opId: string } | { readonly kind: 'move'; readonly sessionMs: number };
+
+/** What an arrow does: along a part, to the next part, or with Shift the work itself to another session. */
+function stepTo(
+  lanes: readonly PlanLane[],
+  { columns }: Ground,
+  opId: string | null,
+  e: KeyboardEvent,
+): Step | null {
+  const by = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -1, ArrowDown: 1 }[e.key];
+  if (by === undefined || opId === null) return null;
+  const at = lanes.findIndex((l) => l.blocks.some((b) => b.opId === opId));
+  const lane = lanes[at];
+  const i = lane?.blocks.findIndex((b) => b.opId === opId) ?? -1;
+  const block = lane?.blocks[i];
+  if (!lane || !block) return null;
+  if (e.key === 'ArrowUp' || e.key === 'ArrowDown') {
+    for (let k = at + by; k >= 0 && k < lanes.length; k += by) {
+      const near = nearest(lanes[k]!, block.spans[0]!.fromMs);
+      if (near) return { kind: 'go', opId: near };
+    }
+    return null;
+  }
+  if (e.shiftKey) {
+    const from = columns.findIndex(
+      (c) => c.fromMs <= block.spans[0]!.fromMs && block.spans[0]!.fromMs < c.toMs,
+    );
+    const to = columns[from + by];
+    return from < 0 || !to ? null : { kind: 'move', sessionMs: to.fromMs };
+  }
+  const next = lane.blocks[i + by];
+  return next ? { kind: 'go', opId: next.opId } : null;
+}
+
+function nearest(lane: PlanLane, atMs: number): string | null {
+  const away = (b: PlanLane['blocks'][number]): number => Math.abs(b.spans[0]!.fromMs - atMs);
+  return [...lane.blocks].sort((a, b) => away(a) - away(b))[0]?.opId ?? null;
+}
+
+/** Days above the columns, and how full each session is. */
+function Head({
+  view,
+  ground,
+  session,
+  onSession,
+}: Pick<Props, 'view' | 'session' | 'onSession'> & { readonly ground: Ground }) {
+  const zoned = (ms: number): TZDate => new TZDate(ms, view.zone);
+  const isNewMonth = (c: Column): boolean =>
+    c.index === 0 ||
+    format(zoned(c.fromMs), 'yyyyMM') !== format(zoned(ground.columns[c.index - 1]!.fromMs), 'yyyyMM');
+  return (
+    <div className="sticky top-0 z-20 h-[78px] border-b border-line bg-panel">
+      <span
+        className="figure sticky left-0 z-10 inline-block h-full bg-panel px-2 pt-9 text-[13px] text-quiet"
+        style={{ width: NAMES_PX }}
+      >
+        hands taken
+      </span>
+      {ground.columns.map((c) => {
+        const s = view.sessions[c.index]!;
+        const share = Math.min(1, s.takenMs / ((s.toMs - s.fromMs) * s.people));
+        const isChosen = c.index === session;
+        return (
+          <button
+            key={c.fromMs}
+            type="button"
+            aria-pressed={isChosen}
+            aria-label={`Session ${format(zoned(c.fromMs), 'EEE d MMM HH:mm')}, ${Math.round(share * 100)} % of its hands taken`}
+            onClick={() => onSession(c.index)}
+            className={`figure absolute top-0 h-full text-center text-[13px] leading-tight ${isChosen ? 'bg-chosen text-chosen-ink' : 'hover:bg-ground'}`}
+            style={{ left: NAMES_PX + c.x, width: c.width }}
+          >
+            <span className="block pt-1">{isNewMonth(c) ? format(zoned(c.fromMs), 'MMM') : '\u00a0'}</span>
+            <span className="block">{format(zoned(c.fromMs), 'EEE d')}</span>
+            <span className="mx-1 mt-1 block h-[22px] border border-current/40" aria-hidden="true">
+              <span className="block bg-current/60" style={{ height: `${(1 - share) * 100}%`, opacity: 0 }} />
+              <span className="block bg-current/60" style={{ height: `${share * 100}%` }} />
+            </span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Gun-loads above the parts: one block each, with how many coats it holds. */
+function RunRow({
+  view,
+  ground,
+  session,
+  onSession,
+}: Pick<Props, 'view' | 'session' | 'onSession'> & { readonly ground: Ground }) {
+  return (
+    <div className="relative h-[30px] border-b border-line">
+      <span
+        className="figure sticky left-0 z-10 flex h-full items-center bg-panel px-2 text-[13px] text-quiet"
+        style={{ width: NAMES_PX }}
+      >
+        gun-loads
+      </span>
+      {view.runs.map((r) => {
+        const left = xAt(ground, r.fromMs);
+        const column = ground.columns.find((c) => c.fromMs <= r.fromMs && r.fromMs < c.toMs);
+        return (
+          <button
+            key={r.runId}
+            type="button"
+            tabIndex={-1}
+            title={`${r.name}${r.colour === null ? '' : `, ${r.colour}`}: ${r.parts.join(', ')}`}
+            aria-label={`${r.name}, ${r.parts.length} coats`}
+            onClick={() => column && onSession(column.index)}
+            className={`figure absolute top-[5px] h-[20px] overflow-hidden border border-ink text-[12px] ${column?.index === session ? 'outline-1 outline-ink' : ''}`}
+            style={{
+              left: NAMES_PX + left,
+              width: Math.max(9, xAt(ground, r.toMs) - left),
+              background: r.bandColour,
+            }}
+          >
+            <span className="bg-panel/85 px-0.5 text-ink">{r.parts.length}</span>
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Now, the end of the forecast, and the dates machines are due. */
+function Lines({ view, ground }: { readonly view: PlanView; readonly ground: Ground }) {
+  const line = (ms: number, text: string, look: string) => (
+    <div
+      key={text}
+      className={`pointer-events-none absolute top-[78px] bottom-0 border-l ${look}`}
+      style={{ left: NAMES_PX + xAt(ground, ms) }}
+    >
+      <span className="figure sticky top-[112px] ml-1 bg-panel/85 text-[12px] text-quiet">{text}</span>
+    </div>
+  );
+  return (
+    <>
+      {line(view.forecastEndMs, 'forecast ends', 'border-dashed border-wait')}
+      {view.machines.flatMap((m) =>
+        m.dueMs !== null && m.dueMs < view.endMs ? [line(m.dueMs, `${m.name} due`, 'border-bad')] : [],
+      )}
+    </>
+  );
+}

@@ -1,0 +1,269 @@
+import type { PlanAsk, PlanView } from '@calvetta/core';
+import type { StoredPlan } from '@calvetta/contract';
+import { useMachines, usePeople, usePlaces, usePlan, useShop } from '../../api/queries.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Empty } from '../../ui/Empty.tsx';
+import { Heading } from '../../ui/Heading.tsx';
+import { Waiting } from '../../ui/Trouble.tsx';
+import { dayAndTime, moment } from '../../ui/time.ts';
+import { AskForm } from './AskForm.tsx';
+import { Compare } from './Compare.tsx';
+import { defaultAsk } from './defaultAsk.ts';
+import { HeatForm } from './HeatForm.tsx';
+import { Broken, Lacking } from './Lacking.tsx';
+import { dayWords } from './planWords.ts';
+import { PlanChart } from './PlanChart.tsx';
+import { SessionPanel } from './SessionPanel.tsx';
+import { usePlanning } from './usePlanning.ts';
+import { WorkPanel } from './WorkPanel.tsx';
+
+/** What each session should do, in which gun-loads, and when the machine is done. */
+export default function PlanScreen() {
+  const shop = useShop();
+  const machines = useMachines();
+  const stored = usePlan();
+  const places = usePlaces();
+  const people = usePeople();
+  if (!shop.data) return <Waiting error={shop.error} what="workshop" />;
+  if (!machines.data) return <Waiting error={machines.error} what="machines" />;
+  if (stored.data === undefined) return <Waiting error={stored.error} what="plan" />;
+  const inUse = machines.data.machines.filter((m) => !m.isAway);
+  if (inUse.length === 0)
+    return (
+      <div className="p-4">
+        <Heading title={['Plan']}>Plan</Heading>
+        <Empty
+          title="Nothing to plan yet"
+          text="A plan is made of machines whose parts have a route. Name a machine, survey its parts, choose their routes."
+          next={{ to: '/machines', text: 'To the machines' }}
+        />
+      </div>
+    );
+  if (shop.data.attendance.weekly.length === 0)
+    return (
+      <div className="p-4">
+        <Heading title={['Plan']}>Plan</Heading>
+        <Empty
+          title="Nobody said when people come"
+          text="A plan fills the evenings and Saturdays on which somebody is there. Say which those are."
+          next={{ to: '/settings', text: 'Say when we come' }}
+        />
+      </div>
+    );
+  return (
+    <Planning
+      key={stored.data.plan?.planId ?? 'none'}
+      stored={stored.data.plan}
+      first={stored.data.plan?.ask ?? defaultAsk(inUse, places, people.length)}
+      machines={inUse}
+      places={places}
+      zone={shop.data.zone}
+      nowMs={machines.data.nowMs}
+    />
+  );
+}
+
+interface PlanningProps {
+  readonly stored: StoredPlan | null;
+  readonly first: PlanAsk;
+  readonly machines: Parameters<typeof AskForm>[0]['machines'];
+  readonly places: Parameters<typeof AskForm>[0]['places'];
+  readonly zone: string;
+  readonly nowMs: number;
+}
+
+function Planning(props: PlanningProps) {
+  const { stored, zone, nowMs } = props;
+  const p = usePlanning(stored, props.first);
+  const { view, making, trial } = p;
+  const isMaking = making !== null && !making.isDone;
+  return (
+    <div className="flex h-full min-h-0 flex-col gap-3 p-4 max-md:h-auto max-md:p-2 print:block">
+      <div className="flex flex-wrap items-center gap-3 print:hidden">
+        <Heading title={['Plan']}>Plan</Heading>
+        <Done view={view} zone={zone} />
+        <Acts planning={p} stored={stored} isMaking={isMaking} />
+      </div>
+      {p.isAsking ? (
+        <section className="border border-line bg-panel p-3 print:hidden" aria-label="What is asked">
+          <AskForm {...props} ask={p.ask} todayIso={isoDay(nowMs)} onChange={p.setAsk} />
+          {view ? (
+            <HeatForm
+              places={props.places}
+              view={view}
+              onTry={(heat, what) => p.tryOut({ ...p.ask, heat: [...p.ask.heat, heat] }, what)}
+            />
+          ) : null}
+        </section>
+      ) : null}
+      {p.trouble === null ? null : (
+        <p role="alert" className="border-l-4 border-bad bg-panel p-2">
+          {p.trouble}
+        </p>
+      )}
+      <p role="status" className="text-[13px] text-quiet print:hidden">
+        {statusWords(p, stored, nowMs, zone)}
+      </p>
+      {trial && view && !isMaking ? (
+        <Compare before={trial.before} now={view} what={trial.what} onKeep={p.goOn} onBack={p.goBack} />
+      ) : null}
+      {view === null ? null : view.breaches.length > 0 ? (
+        <Broken view={view} />
+      ) : (
+        <Drawn planning={p} view={view} />
+      )}
+    </div>
+  );
+}
+
+type Planned = ReturnType<typeof usePlanning>;
+
+/** Make, stop, keep, and take away. */
+function Acts({
+  planning: p,
+  stored,
+  isMaking,
+}: {
+  readonly planning: Planned;
+  readonly stored: StoredPlan | null;
+  readonly isMaking: boolean;
+}) {
+  const { view } = p;
+  const isKept =
+    stored !== null && view !== null && JSON.stringify(view.plan.items) === JSON.stringify(stored.plan.items);
+  const mayKeep = view !== null && !isMaking && !p.trial && !isKept && view.breaches.length === 0;
+  return (
+    <div className="ml-auto flex flex-wrap gap-2">
+      {isMaking ? (
+        <Button onClick={p.stop}>Stop at this one</Button>
+      ) : (
+        <Button
+          look={view ? 'plain' : 'main'}
+          disabled={p.ask.machines.length === 0}
+          onClick={() => p.make(p.ask)}
+        >
+          {view ? 'Make it again' : 'Make a plan'}
+        </Button>
+      )}
+      <Button aria-expanded={p.isAsking} onClick={() => p.setAsking(!p.isAsking)}>
+        What is asked
+      </Button>
+      {mayKeep ? (
+        <Button look="main" disabled={p.isKeeping} onClick={() => p.keep(view)}>
+          Keep this plan
+        </Button>
+      ) : null}
+      {stored ? (
+        <a
+          className="figure flex min-h-11 items-center rounded-sm border border-ink/60 bg-panel px-4 text-[15px]"
+          href="/api/plan.ics"
+          download="calvetta-plan.ics"
+        >
+          For a calendar
+        </a>
+      ) : null}
+    </div>
+  );
+}
+
+/** The chart, and beside it the chosen work and its session. */
+function Drawn({ planning: p, view }: { readonly planning: Planned; readonly view: PlanView }) {
+  return (
+    <>
+      {view.blindPlaces.length > 0 ? (
+        <p className="text-[13px] text-warn">
+          {view.blindPlaces.join(', ')}: fewer than fourteen days of readings. Past the forecast no coat is
+          planned there; let a probe report, and it will be.
+        </p>
+      ) : null}
+      <Lacking view={view} />
+      <div className="flex min-h-[320px] flex-1 gap-3 max-lg:flex-col print:block">
+        <PlanChart
+          view={view}
+          session={p.session}
+          onSession={p.setSession}
+          opId={p.chosen}
+          onBlock={p.choose}
+          onMove={p.move}
+        />
+        <aside className="flex w-[340px] shrink-0 flex-col gap-3 overflow-y-auto max-lg:w-full print:w-full">
+          {p.chosen === null ? null : (
+            <WorkPanel
+              view={view}
+              opId={p.chosen}
+              notPinned={p.notPinned}
+              onBlock={p.choose}
+              onMove={p.move}
+              onUnpin={(id) => p.make({ ...view.ask, pins: view.ask.pins.filter((x) => x.opId !== id) })}
+            />
+          )}
+          <SessionPanel
+            view={view}
+            index={Math.min(p.session, view.sessions.length - 1)}
+            opId={p.chosen}
+            onBlock={p.choose}
+            onLose={(ms) =>
+              p.tryOut({ ...view.ask, lost: [...view.ask.lost, ms] }, `nobody comes ${dayWords(ms, view)}`)
+            }
+          />
+        </aside>
+      </div>
+    </>
+  );
+}
+
+function statusWords(p: Planned, stored: StoredPlan | null, nowMs: number, zone: string): string {
+  if (p.making)
+    return p.making.isDone
+      ? `${p.making.tried} plans tried; this is the best of them.`
+      : `${p.making.tried} plans tried so far; the best is shown.`;
+  if (stored)
+    return p.view
+      ? `Kept ${moment(stored.madeAtMs, nowMs, zone)}${sinceWords(p.since)}`
+      : 'Reading the plan…';
+  return p.view
+    ? ''
+    : 'Tick the machines to bring on, give a date where there is one, and press Make a plan. Sessions are filled so that windows do not shut between them; what finds no place is said, with why.';
+}
+
+const isoDay = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
+function sinceWords(
+  since: { readonly done: readonly string[]; readonly late: readonly string[] } | null,
+): string {
+  if (!since) return '';
+  const done = since.done.length > 0 ? ` · ${since.done.length} jobs of it are done` : '';
+  const late =
+    since.late.length > 0 ? ` · ${since.late.length} should have been done by now: make it again` : '';
+  return done + late;
+}
+
+/** When each machine is done, against its date, and before when it cannot be. */
+function Done({ view, zone }: { readonly view: PlanView | null; readonly zone: string }) {
+  if (!view) return null;
+  return (
+    <ul className="flex flex-wrap gap-x-4">
+      {view.machines.map((m) => {
+        const isLate = m.doneMs !== null && m.dueMs !== null && m.doneMs > m.dueMs;
+        return (
+          <li key={m.machineId} className="leading-tight">
+            <span className="figure">{m.name}</span>{' '}
+            {m.doneMs === null ? (
+              <span className="text-bad">not wholly planned</span>
+            ) : (
+              <span className={isLate ? 'text-bad' : ''}>
+                done {dayAndTime(m.doneMs, zone)}
+                {isLate ? ', after its date' : ''}
+              </span>
+            )}
+            {m.boundMs === null ? (
+              ''
+            ) : (
+              <span className="text-quiet"> · cannot be before {dayAndTime(m.boundMs, zone)}</span>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

@@ -1,0 +1,56 @@
+import type { BindKind, Plan, PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
+
+/** What the page asks of the worker beside it. `no`: an answer to an older question is not heard. */
+export type PlannerAsked =
+  | { readonly kind: 'stop'; readonly no: number }
+  | {
+      readonly kind: 'make';
+      readonly no: number;
+      readonly source: SnapshotSource;
+      readonly ask: PlanAsk;
+      readonly order: readonly string[];
+      readonly seconds: number;
+    }
+  | {
+      readonly kind: 'read';
+      readonly no: number;
+      readonly source: SnapshotSource;
+      readonly ask: PlanAsk;
+      readonly plan: Plan;
+    }
+  | {
+      readonly kind: 'pin';
+      readonly no: number;
+      readonly source: SnapshotSource;
+      readonly ask: PlanAsk;
+      readonly plan: Plan;
+      readonly opId: string;
+      readonly sessionMs: number;
+    };
+
+/** What of a kept plan was done since, and what should have been. */
+export interface Since {
+  readonly done: readonly string[];
+  readonly late: readonly string[];
+}
+export type PlannerSaid =
+  | {
+      readonly kind: 'step';
+      readonly no: number;
+      readonly view: PlanView | null;
+      readonly tried: number;
+      readonly isDone: boolean;
+    }
+  | { readonly kind: 'read'; readonly no: number; readonly view: PlanView; readonly since: Since }
+  | { readonly kind: 'pinned'; readonly no: number; readonly view: PlanView }
+  | {
+      readonly kind: 'not-pinned';
+      readonly no: number;
+      readonly opId: string;
+      /** The session it was to be in. */
+      readonly sessionMs: number;
+      readonly by: BindKind | null;
+      readonly edgeMs: number | null;
+      readonly nearestMs: number | null;
+    }
+  | { readonly kind: 'failed'; readonly no: number; readonly words: string };
