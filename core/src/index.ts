@@ -343,7 +343,7 @@ export {
   type PlanProblem,
 } from './plan/problem.ts';
 export { planProblem } from './plan/build.ts';
-export { makePlans, plannedBefore, type MadePlan } from './plan/make.ts';
+export { makePlans, plannedBefore, repaired, type MadePlan } from './plan/make.ts';
 export { BREACHES, type BreachCode } from './plan/check.ts';
 export { COST_KINDS, type CostKind, type PlanCost } from './plan/cost.ts';
 export {

@@ -43,7 +43,7 @@ export const planAsk = Joi.object({
 const item = Joi.object({
   opId: opId.required(),
   spans: Joi.array().items(Joi.object(span)).min(1).max(60).required(),
-  people: Joi.number().integer().min(0).max(10).required(),
+  people: Joi.number().integer().min(1).max(10).required(),
   runId: Joi.string().max(300).allow(null).required(),
   binds: Joi.object({
     by: Joi.string()

@@ -27,7 +27,7 @@ export function agendaOf({ parts, shop }: Snapshot, plan: Plan): readonly Agenda
       const [partId, stepId, no] = coatOpIdOf(item.opId).split('/') as [string, string, string?];
       const part = parts.get(partId);
       const step = part?.steps.find((s) => s.stepId === stepId);
-      if (!part || item.people === 0) return [];
+      if (!part) return [];
       const isCoat = no !== undefined && !isMend(item.opId);
       return item.spans
         .filter((s) => within(session, s.fromMs))
@@ -72,7 +72,7 @@ export function nextPlanned(
   },
   nowMs: number,
 ): NextPlanned | null {
-  const own = plan.items.filter((i) => i.people > 0 && i.opId.startsWith(`${part.partId}/`));
+  const own = plan.items.filter((i) => i.opId.startsWith(`${part.partId}/`));
   const coatId = part.next && `${part.partId}/${part.next.stepId}/${part.next.coatNo}`;
   const item =
     own.find((i) => i.opId === coatId) ??

@@ -165,6 +165,10 @@ function chain(j: Judged, part: PlanPart): void {
       mended(j, on, op, mend);
       continue;
     }
+    if (op.handsMin === 0) {
+      waited(on, op);
+      continue;
+    }
     const item = j.items.get(op.opId);
     if (!item) {
       isOver = true;
@@ -173,6 +177,12 @@ function chain(j: Judged, part: PlanPart): void {
     if (isOver) say(j, 'order', [op.opId], startOf(item), null);
     one(j, part, on, op, item);
   }
+}
+
+/** What only takes time: nobody plans it, and what follows comes after. */
+function waited(on: Standing, { needs }: PlanOp): void {
+  for (const { film } of needs === null ? [] : on.films)
+    on.doneMs = Math.max(on.doneMs, stageEnd(film, needs!) ?? Infinity);
 }
 
 /** A chain in the order it is worked in: a mending abrasion comes somewhere before its coat, and a part may be carried in early. */

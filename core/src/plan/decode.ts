@@ -187,7 +187,6 @@ export class Decoder {
     this.items.push(item);
     const coat = reading.coats.get(item.opId);
     for (const span of item.spans) {
-      if (item.people === 0) continue;
       this.table.fill(placeId, 'work', span);
       if (coat) continue;
       this.table.take(this.table.sessionAt(span.fromMs), span, item.people, false);
@@ -283,7 +282,8 @@ export class Decoder {
       const placed = this.items.slice(before.items);
       const left = mends - placed.filter((p) => isMend(p.opId)).length;
       if (this.walk(way, i + block.length, left)) return true;
-      const last = placed[placed.length - 1]!.spans[0]!;
+      const last = placed[placed.length - 1]?.spans[0];
+      if (!last) return false;
       from = later(
         from,
         this.problem.sessions[this.table.sessionAt(last.fromMs)]?.toMs ?? Infinity,
@@ -361,7 +361,11 @@ export class Decoder {
     const pinMs = this.pins.get(op.opId);
     const at = pinMs === undefined ? ready : later(ready, pinMs, 'pin');
     if (op.coat) return this.coat(way, op, at, pinMs ?? null);
-    if (op.handsMin === 0) return this.done(way, op, [{ fromMs: at.ms, toMs: at.ms }], 0, at.binds);
+    if (op.handsMin === 0) {
+      // Only time passes: nothing stands in the plan for it.
+      way.ready = at;
+      return true;
+    }
     return op.isSplittable && op.bares === null
       ? this.split(way, op, at)
       : this.whole(way, op, at, pinMs ?? null);

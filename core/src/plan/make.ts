@@ -1,4 +1,5 @@
 import { seededRandom, type Random } from '../base/random.ts';
+import { checkPlan, type Breach } from './check.ts';
 import { costOf, type PlanCost } from './cost.ts';
 import { Decoder } from './decode.ts';
 import { coatOpIdOf } from './ids.ts';
@@ -77,6 +78,37 @@ export function replaced(problem: PlanProblem, before: MadePlan, partIds: Readon
   const reading = readPlan(problem, weather, plan);
   return { plan, reading, cost: costOf(problem, plan, reading) };
 }
+
+/** Breaches that a plan can be mended of by placing their parts anew. */
+const partsOf = (breaches: readonly Breach[]): Set<string> =>
+  new Set(breaches.flatMap((b) => b.opIds.map((id) => id.split('/')[0]!)));
+
+/**
+ * A plan made before, mended where the shop has gone on: parts whose work does not hold any more, or is late, are placed anew around the
+ * others; where that is not enough, all are. `moved`: their names, none where it held.
+ */
+export function repaired(
+  problem: PlanProblem,
+  plan: Plan,
+): { readonly made: MadePlan; readonly moved: readonly string[] } {
+  let made = plannedBefore(problem, plan);
+  const moved = new Set<string>();
+  const late = made.plan.items
+    .filter((i) => i.spans[0]!.fromMs < problem.nowMs)
+    .map((i) => i.opId.split('/')[0]!);
+  let parts = new Set([...partsOf(checkPlan(problem, made.plan)), ...late]);
+  for (let round = 0; parts.size > 0 && round < REPAIRS; round++) {
+    for (const id of parts) moved.add(id);
+    made = replaced(problem, made, moved);
+    parts = partsOf(checkPlan(problem, made.plan));
+  }
+  if (parts.size > 0) {
+    for (const p of problem.parts) moved.add(p.partId);
+    made = makePlans(problem).next().value.best;
+  }
+  return { made, moved: problem.parts.filter((p) => moved.has(p.partId)).map((p) => p.name) };
+}
+const REPAIRS = 4;
 
 /** A plan made before, as it stands against the shop now: what is done of it is left out. */
 export function plannedBefore(problem: PlanProblem, plan: Plan): MadePlan {

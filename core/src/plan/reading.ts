@@ -67,9 +67,16 @@ function readPart(
 ): number | null {
   const stand = { surface: part.surface, isOutdoors: part.isOutdoors };
   const bareEndMs = part.bare && weather.bareEndMs(part.surface, part.bare.sinceMs, part.bare.limit);
-  const walk: Walk = { stand, films: new Map(), bare: part.bare, inBath: null, bareEndMs };
+  const films = new Map(part.films.map((f, i) => [`on ${i}`, filmNow(stand, f)]));
+  const walk: Walk = { stand, films, bare: part.bare, inBath: null, bareEndMs };
   let doneMs = 0;
   for (const op of part.ops) {
+    if (op.handsMin === 0) {
+      const atMs = curedMs(op, walk);
+      if (atMs === null) return null;
+      doneMs = Math.max(doneMs, atMs);
+      continue;
+    }
     const item = itemOf.get(op.opId);
     if (!item) return null;
     doneMs = Math.max(doneMs, endOf(item) + op.waitHours * 3_600_000);
@@ -85,6 +92,17 @@ function readPart(
     doneMs = Math.max(doneMs, reading.handleMs ?? reading.touchMs);
   }
   return doneMs;
+}
+
+/** When what only takes time is over; null: not within the plan. */
+function curedMs({ needs }: PlanOp, { films }: Walk): number | null {
+  let atMs = 0;
+  for (const laid of needs === null ? [] : films.values()) {
+    const edgeMs = stageMs(laid, needs!);
+    if (edgeMs === null) return null;
+    atMs = Math.max(atMs, edgeMs);
+  }
+  return atMs;
 }
 
 const bareEnd = (weather: PlanWeather, { bare, stand }: Walk): number | null =>

@@ -228,9 +228,7 @@ export function sessionCard(
   const all = view.lanes.flatMap((lane) =>
     lane.blocks.flatMap((block) =>
       block.spans.flatMap((span) =>
-        block.people > 0 && overlapMs(span, session) > 0
-          ? [{ ...span, block, lane, isMust: mustBe(block, nextMs) }]
-          : [],
+        overlapMs(span, session) > 0 ? [{ ...span, block, lane, isMust: mustBe(block, nextMs) }] : [],
       ),
     ),
   );

@@ -71,6 +71,8 @@ export class PlanWeather {
   private readonly nowMs: number;
   private readonly forecastEndMs: number;
   private readonly endMs: number;
+  /** What is worked out of the days before hangs on when that is asked. */
+  private readonly key: string;
   private readonly lines = new Map<readonly SurfaceStretch[], Map<string, GateLine>>();
 
   constructor(about: Pick<PlanProblem, 'zone' | 'nowMs' | 'forecastEndMs' | 'endMs'>) {
@@ -78,6 +80,7 @@ export class PlanWeather {
     this.nowMs = about.nowMs;
     this.forecastEndMs = about.forecastEndMs;
     this.endMs = about.endMs;
+    this.key = `${about.nowMs}/${about.forecastEndMs}`;
   }
 
   private line(track: readonly SurfaceStretch[], sheet: ProductSheet): GateLine {
@@ -107,7 +110,7 @@ export class PlanWeather {
 
   /** Whether a coat of this sheet may go on over a span and dry to its end. Unknown is never a pass. */
   verdict(surface: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number): AirVerdict {
-    return alongTrack(surface.track, `air ${sheet.sheetId} ${fromMs}-${toMs}`, () =>
+    return alongTrack(surface.track, `air ${this.key} ${sheet.sheetId} ${fromMs}-${toMs}`, () =>
       this.judge(surface, sheet, fromMs, toMs),
     );
   }
@@ -148,7 +151,7 @@ export class PlanWeather {
     if (limit.kind === 'none') return null;
     if (limit.kind === 'unknown') return fromMs;
     const key = `${fromMs}#${limit.kind === 'hours' ? limit.hours : `rh${limit.capHours}`}`;
-    return alongTrack(surface.track, `bare ${key}`, () => this.bareOut(surface, fromMs, limit));
+    return alongTrack(surface.track, `bare ${this.key} ${key}`, () => this.bareOut(surface, fromMs, limit));
   }
 
   private bareOut({ track, days }: PlanSurface, fromMs: number, limit: BareLimit): number {

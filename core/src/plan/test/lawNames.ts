@@ -7,6 +7,7 @@ export const LAW_NAMES = [
   'work left out is caught',
   'work moved before what it waits for is caught',
   'one part placed anew leaves the others where they are, and breaks nothing',
+  'a plan read days later is mended so that it holds',
   'no machine is done before its bound',
   'more people in every session never break a plan that held',
 ] as const;

@@ -1,9 +1,9 @@
 /** Makes and judges plans of random shops, and prints as JSON which laws of docs/plan.md broke where: `laws.ts <first> <count>`. */
-import { MINUTE_MS } from '../../base/time.ts';
+import { DAY_MS, MINUTE_MS } from '../../base/time.ts';
 import { boundOf } from '../bound.ts';
 import { checkPlan } from '../check.ts';
 import { isMend } from '../ids.ts';
-import { makePlans, replaced, type MadePlan, type MakingStep } from '../make.ts';
+import { makePlans, repaired, replaced, type MadePlan, type MakingStep } from '../make.ts';
 import type { Plan, PlanProblem } from '../problem.ts';
 import { LAW_NAMES, movedBy, type LawName, type LawsFound } from './lawNames.ts';
 import { randomShop } from './shop.ts';
@@ -57,6 +57,16 @@ function anew(p: PlanProblem, best: MadePlan, i: number, where: (law: LawName, w
   if (others(made.plan).sort().join() !== others(best.plan).sort().join()) where(law, 'others moved');
 }
 
+/** Reads a plan nine days on, when nothing of it was done: everything of those days is late. */
+function readLater(p: PlanProblem, plan: Plan, where: (law: LawName, what?: string) => void): void {
+  const nowMs = p.nowMs + 9 * DAY_MS;
+  const later = { ...p, nowMs, sessions: p.sessions.filter((s) => s.fromMs > nowMs) };
+  const { made } = repaired(later, plan);
+  const breaches = checkPlan(later, made.plan);
+  if (breaches.length > 0)
+    where('a plan read days later is mended so that it holds', JSON.stringify(breaches[0]));
+}
+
 const [first, count] = process.argv.slice(2).map(Number) as [number, number];
 let coats = 0;
 let mends = 0;
@@ -76,6 +86,7 @@ for (let i = first; i < first + count; i++) {
   if (i % 4 === 0 && JSON.stringify(search(shop())[PLANS - 1]!.best.plan) !== JSON.stringify(plan))
     where('the same shop and seed make the same plan');
   spoil(p, plan, where);
+  readLater(p, plan, where);
   anew(p, steps[PLANS - 1]!.best, i, where);
   const bound = boundOf(p, 'm');
   if (reading.finishedMs.size === p.parts.length) {

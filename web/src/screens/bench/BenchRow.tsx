@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useRowPx } from '../../ui/useMedia.ts';
 import { useUnits } from '../../ui/useUnits.ts';
+import type { PlannedWords } from '../../words/planned.ts';
 import { actView, type ActView } from '../../words/actText.ts';
 import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
 
@@ -21,7 +22,7 @@ interface Props {
   readonly fullUm: number;
   readonly isNarrow: boolean;
   /** What the kept plan says of it. */
-  readonly planned: string | null;
+  readonly planned: PlannedWords | null;
 }
 
 /** One part in motion: its film, its state in a word, its window in time, and the one act that comes next. */
@@ -32,7 +33,13 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
   const navigate = useNavigate();
   const setFocus = useFocusPart((s) => s.set);
   const act = actView(card, nowMs, bench.zone, units);
-  const view = planned === null ? act : { ...act, text: `${act.text} · ${planned}` };
+  const view =
+    planned === null
+      ? act
+      : {
+          ...act,
+          text: planned.isUrgent ? `${planned.text} · ${act.text}` : `${act.text} · ${planned.text}`,
+        };
   const open = (): void => void navigate(`/parts/${encodeURIComponent(card.partId)}`);
   const ribbon = (
     <WindowRibbon

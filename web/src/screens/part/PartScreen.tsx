@@ -92,7 +92,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
           <>
             {' · '}
             <Link to="/plan" className="underline underline-offset-2">
-              {planned}
+              {planned.text}
             </Link>
           </>
         )}

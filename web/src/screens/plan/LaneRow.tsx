@@ -67,21 +67,19 @@ export function LaneRow({ lane, view, ground, namesPx, session, chosen, dragged,
         ) : null}
       </svg>
       {lane.blocks.map((b, i) =>
-        b.people === 0
-          ? null
-          : b.spans.map((s, k) => (
-              <BlockButton
-                key={`${b.opId} ${k}`}
-                block={b}
-                label={`${lane.name}: ${blockWords(b)}, ${spanWords(s, view)}${slackWords(b) ? `, ${slackWords(b)}` : ''}`}
-                left={namesPx + xAt(ground, s.fromMs)}
-                width={Math.max(4, xAt(ground, s.toMs) - xAt(ground, s.fromMs))}
-                isChosen={chosen === b.opId}
-                isStop={chosen === null ? i === 0 && k === 0 : chosen === b.opId && k === 0}
-                onBlock={onBlock}
-                onDrag={onDrag}
-              />
-            )),
+        b.spans.map((s, k) => (
+          <BlockButton
+            key={`${b.opId} ${k}`}
+            block={b}
+            label={`${lane.name}: ${blockWords(b)}, ${spanWords(s, view)}${slackWords(b) ? `, ${slackWords(b)}` : ''}`}
+            left={namesPx + xAt(ground, s.fromMs)}
+            width={Math.max(4, xAt(ground, s.toMs) - xAt(ground, s.fromMs))}
+            isChosen={chosen === b.opId}
+            isStop={chosen === null ? i === 0 && k === 0 : chosen === b.opId && k === 0}
+            onBlock={onBlock}
+            onDrag={onDrag}
+          />
+        )),
       )}
     </div>
   );

@@ -14,6 +14,7 @@ import { Broken, Lacking } from './Lacking.tsx';
 import { dayWords } from './planWords.ts';
 import { PlanChart } from './PlanChart.tsx';
 import { SessionPanel } from './SessionPanel.tsx';
+import type { Since } from './planner.ts';
 import { usePlanning } from './usePlanning.ts';
 import { WorkPanel } from './WorkPanel.tsx';
 
@@ -177,7 +178,7 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
         </p>
       ) : null}
       <Lacking view={view} />
-      <div className="flex min-h-[320px] flex-1 gap-3 max-lg:flex-col print:block">
+      <div className="flex min-h-[320px] flex-1 gap-3 max-lg:flex-col-reverse print:block">
         <PlanChart
           view={view}
           session={p.session}
@@ -228,14 +229,17 @@ function statusWords(p: Planned, stored: StoredPlan | null, nowMs: number, zone:
 
 const isoDay = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
 
-function sinceWords(
-  since: { readonly done: readonly string[]; readonly late: readonly string[] } | null,
-): string {
+function sinceWords(since: Since | null): string {
   if (!since) return '';
+  const few = (names: readonly string[]): string =>
+    names.length > 3 ? `${names.length} parts` : names.join(', ');
   const done = since.done.length > 0 ? ` · ${since.done.length} jobs of it are done` : '';
-  const late =
-    since.late.length > 0 ? ` · ${since.late.length} should have been done by now: make it again` : '';
-  return done + late;
+  const late = since.late.length > 0 ? ` · ${since.late.length} should have been done by now` : '';
+  const moved =
+    since.moved.length > 0
+      ? ` · the shop has gone on since: ${few(since.moved)} placed anew. Keep it to make it hold`
+      : '';
+  return done + late + moved;
 }
 
 /** When each machine is done, against its date, and before when it cannot be. */

@@ -32,6 +32,8 @@ export type PlannerAsked =
 export interface Since {
   readonly done: readonly string[];
   readonly late: readonly string[];
+  /** Parts that were placed anew because the plan did not hold for them any more. */
+  readonly moved: readonly string[];
 }
 export type PlannerSaid =
   | {

@@ -1,9 +1,9 @@
 import {
   deriveShop,
   makePlans,
-  plannedBefore,
   planProblem,
   planView,
+  repaired,
   shopStateOf,
   sincePlanned,
   tryPin,
@@ -46,8 +46,9 @@ async function work(asked: Exclude<PlannerAsked, { kind: 'stop' }>): Promise<voi
   const { snapshot, problem } = problemOf(asked.source, asked.ask);
   if (asked.kind === 'make') await make(asked, snapshot, problem);
   if (asked.kind === 'read') {
-    const view = planView(snapshot, problem, plannedBefore(problem, asked.plan));
-    page.postMessage({ kind: 'read', no: asked.no, view, since: sincePlanned(problem, asked.plan) });
+    const { made, moved } = repaired(problem, asked.plan);
+    const since = { ...sincePlanned(problem, asked.plan), moved };
+    page.postMessage({ kind: 'read', no: asked.no, view: planView(snapshot, problem, made), since });
   }
   if (asked.kind === 'pin') {
     const { no, opId, sessionMs } = asked;
