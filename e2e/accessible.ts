@@ -29,6 +29,7 @@ export const SCREENS = [
   '/mix',
   '/shelf',
   '/shelf/labels',
+  '/plan',
 ];
 /** Goes to another screen of the page that is open, as a touch on a link does. */
 export async function go(page: Page, path: string): Promise<void> {

@@ -265,6 +265,7 @@ describe('a pin', () => {
     });
     const nowhere = pinned(at('2026-03-06T18:30'));
     expect(plan(nowhere).left.map((l) => l.lack)).toEqual(['pin']);
-    expect(codes(nowhere, plan(nowhere))).toEqual(['pin']);
+    expect(codes(nowhere, plan(nowhere))).toEqual([]);
+    expect(codes(nowhere, { ...plan(nowhere), left: [] })).toEqual(['pin']);
   });
 });

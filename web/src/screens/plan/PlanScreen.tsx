@@ -15,6 +15,7 @@ import { dayWords } from './planWords.ts';
 import { PlanChart } from './PlanChart.tsx';
 import { SessionPanel } from './SessionPanel.tsx';
 import type { Since } from './planner.ts';
+import type { Making } from './usePlanner.ts';
 import { usePlanning } from './usePlanning.ts';
 import { WorkPanel } from './WorkPanel.tsx';
 
@@ -214,10 +215,7 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
 }
 
 function statusWords(p: Planned, stored: StoredPlan | null, nowMs: number, zone: string): string {
-  if (p.making)
-    return p.making.isDone
-      ? `${p.making.tried} plans tried; this is the best of them.`
-      : `${p.making.tried} plans tried so far; the best is shown.`;
+  if (p.making) return makingWords(p.making);
   if (stored)
     return p.view
       ? `Kept ${moment(stored.madeAtMs, nowMs, zone)}${sinceWords(p.since)}`
@@ -228,6 +226,12 @@ function statusWords(p: Planned, stored: StoredPlan | null, nowMs: number, zone:
 }
 
 const isoDay = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+
+function makingWords({ tried, isDone }: Making): string {
+  if (tried === 0) return isDone ? 'Stopped before there was a plan.' : 'Looking at the shop…';
+  const plans = tried === 1 ? 'One plan' : `${tried} plans`;
+  return isDone ? `${plans} tried; this is the best.` : `${plans} tried so far; the best is shown.`;
+}
 
 function sinceWords(since: Since | null): string {
   if (!since) return '';

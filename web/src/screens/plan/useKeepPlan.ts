@@ -11,16 +11,19 @@ export function useKeepPlan(stored: StoredPlan | null) {
   const save = useSave();
   const send = useSend();
   const writer = useWriter();
+  type Kept = Pick<StoredPlan, 'ask' | 'plan'>;
   const store = async (
-    { ask, plan }: Pick<StoredPlan, 'ask' | 'plan'>,
+    { ask, plan }: Kept,
     version: number,
-    undoes: Pick<StoredPlan, 'ask' | 'plan'> | null,
+    said: string,
+    undoes: Kept | null,
   ): Promise<void> => {
     const { personId } = await writer();
+    const undo = (): void => save.run(() => store(undoes!, version + 1, 'The plan before holds again', null));
     await send(
       planWrite({ planId: newId(), version, personId, ask, plan }),
-      undoes ? 'The plan is kept' : 'The plan before is back',
-      undoes ? { label: 'Undo', run: () => save.run(() => store(undoes, version + 1, null)) } : undefined,
+      said,
+      undoes ? { label: 'Undo', run: undo } : undefined,
     );
   };
   return {
@@ -30,9 +33,9 @@ export function useKeepPlan(stored: StoredPlan | null) {
       save.refused?.body.code === 'version-conflict'
         ? 'Somebody kept another plan meanwhile. Theirs holds; load the page again to see it, then make yours from it.'
         : save.trouble,
-    keep: (view: PlanView): void =>
-      save.run(() =>
-        store(view, stored?.version ?? 0, stored ? { ask: stored.ask, plan: stored.plan } : null),
-      ),
+    keep: (view: PlanView): void => {
+      const before = stored && { ask: stored.ask, plan: stored.plan };
+      save.run(() => store(view, stored?.version ?? 0, 'The plan is kept', before));
+    },
   };
 }
