@@ -116,6 +116,7 @@ export { type StageTimes, fitCurve, stageHoursAt, maxStageHoursAt } from './prod
 export { BINDERS, type Binder } from './products/binder.ts';
 export { STAGES, type Stage, type ProductSheet, withActivation } from './products/sheet.ts';
 export { newestSheets, newestSheet } from './products/newest.ts';
+export { usualTool } from './work/minutes.ts';
 export { TOOLS, type Tool, METALS, PIGMENTS } from './products/traits.ts';
 export { traitsOf } from './products/traitsByBinder.ts';
 export { type Family, CATALOGUE_SHEETS, familiesOf } from './products/catalogue/index.ts';
@@ -304,7 +305,15 @@ export {
 } from './shop/snapshot.ts';
 export { colourFor, mixById, shelfNow } from './shop/shelf.ts';
 export { type LeftoverWhy, type LeftoverView, type LeftoverResponse, leftoverFor } from './shop/leftover.ts';
-export { type JobGroup, jobGroups, type PartNeed, needOf, type JobTotal, totalOf } from './shop/job.ts';
+export {
+  coatMinutes,
+  type JobGroup,
+  jobGroups,
+  type PartNeed,
+  needOf,
+  type JobTotal,
+  totalOf,
+} from './shop/job.ts';
 export { BATCH_MODES, type BatchMode, tinFor, tinsFor, workOut, type Worked } from './shop/batch.ts';
 export { surveyAlike, stepsAlike } from './shop/alike.ts';
 export type { PlaceNowView, Moment } from './shop/views/moment.ts';
@@ -359,5 +368,12 @@ export {
   type SessionCard,
   type SessionEntry,
 } from './plan/view.ts';
+export { flashMs, nextPass, passOrder, type PassPart, type PlannedPass } from './plan/passes.ts';
 export { orderOf, tryPin, type PinAnswer } from './plan/pin.ts';
-export { agendaOf, nextPlanned, type NextPlanned, type AgendaLine, type AgendaSession } from './plan/agenda.ts';
+export {
+  agendaOf,
+  nextPlanned,
+  type NextPlanned,
+  type AgendaLine,
+  type AgendaSession,
+} from './plan/agenda.ts';

@@ -35,6 +35,7 @@ export const SCREENS: readonly Screen[] = [
     View: lazy(() => import('./screens/plan/PlanScreen.tsx')),
     rail: { word: 'Plan', key: 'p', Icon: CalendarRange },
   },
+  { path: '/run', View: lazy(() => import('./screens/run/RunScreen.tsx')), rail: null },
   {
     path: '/mix',
     View: lazy(() => import('./screens/mix/MixScreen.tsx')),

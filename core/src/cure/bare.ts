@@ -70,7 +70,13 @@ export function bareHoursAt(limit: BareLimit, rhFeltPct: number): number {
 const MEASURED_SPREAD_K = 0.5;
 const PREDICTED_SPREAD_K = 1;
 
-function spreadOf({ source, spreadK }: { readonly source: SurfaceSource; readonly spreadK?: number }): number {
+function spreadOf({
+  source,
+  spreadK,
+}: {
+  readonly source: SurfaceSource;
+  readonly spreadK?: number;
+}): number {
   if (spreadK !== undefined) return spreadK;
   if (source === 'assumed') return ASSUMED_SPREAD_K;
   return source === 'forecast' || source === 'usual' ? PREDICTED_SPREAD_K : MEASURED_SPREAD_K;

@@ -1,5 +1,6 @@
 import type { GateStatus } from '../air/gate.ts';
 import type { Span } from '../base/time.ts';
+import { jobKey } from '../shop/job.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
 import { boundOf } from './bound.ts';
 import { checkPlan, type Breach } from './check.ts';
@@ -52,6 +53,9 @@ export interface PlanRunView extends Span {
   readonly tool: string;
   readonly placeName: string;
   readonly parts: readonly string[];
+  readonly partIds: readonly string[];
+  /** What its paint is called among those that can be pulled together (`jobGroups`). */
+  readonly jobKey: string;
   readonly mixes: number;
   readonly mixedMl: number | null;
 }
@@ -175,6 +179,8 @@ function runView({ shop }: Snapshot, problem: PlanProblem, run: Plan['runs'][num
     tool: run.tool,
     placeName: shop.places.find((p) => p.placeId === run.placeId)?.name ?? run.placeId,
     parts: coats.map((c) => c.part.name),
+    partIds: coats.map((c) => c.part.partId),
+    jobKey: jobKey(run),
     mixes: run.mixes,
     mixedMl: ml.some((m) => m === null) ? null : ml.reduce<number>((sum, m) => sum + m!, 0),
   };

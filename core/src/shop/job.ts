@@ -1,6 +1,9 @@
 import type { OutOfRange } from '../base/failure.ts';
 import type { Result } from '../base/result.ts';
 import type { ProductSheet } from '../products/sheet.ts';
+import type { Tool } from '../products/traits.ts';
+import { faceAreaM2 } from '../work/area.ts';
+import { layMinutes } from '../work/minutes.ts';
 import type { PartCard } from './views/card.ts';
 import { coatPaint } from '../work/paint.ts';
 import type { Applicator, WorkShape } from '../work/transfer.ts';
@@ -16,6 +19,10 @@ export interface JobGroup {
   readonly nowCount: number;
 }
 
+/** What a paint of one colour is called. */
+export const jobKey = (of: { readonly sheetId: string; readonly colour: string | null }): string =>
+  `${of.sheetId} ${of.colour ?? ''}`.trim();
+
 const isNow = (c: PartCard): boolean => c.act.code === 'coat' || c.act.code === 'coat-if-accepted';
 
 /** Parts in motion by what they take next; what can be coated now comes first. */
@@ -25,7 +32,7 @@ export function jobGroups(rows: readonly PartCard[], sheets: readonly ProductShe
     const sheet = sheets.find((s) => s.sheetId === card.next?.sheetId);
     if (!sheet) continue;
     const colour = colourFor(sheet, card.colourGroup);
-    const key = `${sheet.sheetId} ${colour ?? ''}`.trim();
+    const key = jobKey({ sheetId: sheet.sheetId, colour });
     const known = groups.get(key);
     if (known) known.parts.push(card);
     else groups.set(key, { sheet, colour, parts: [card] });
@@ -81,6 +88,10 @@ export function needOf(card: PartCard, sheet: ProductSheet, way: JobWay): PartNe
       : need,
   };
 }
+
+/** Minutes of laying one coat on all of a part; a usual area where none is known. */
+export const coatMinutes = (card: Pick<PartCard, 'areaM2'>, sheet: ProductSheet, tool: Tool): number =>
+  layMinutes(sheet, tool, faceAreaM2(card.areaM2, 1));
 
 export interface JobTotal {
   readonly mixedMl: number;

@@ -117,10 +117,7 @@ interface TrackAsked {
  * every sum along it: it begins with the day, so that one begun a little earlier serves those after it. A part with readings of
  * its own has a track of its own.
  */
-function trackOf(
-  frame: SurfaceFrame & Pick<Frame, 'tracks'>,
-  asked: TrackAsked,
-): readonly SurfaceStretch[] {
+function trackOf(frame: SurfaceFrame & Pick<Frame, 'tracks'>, asked: TrackAsked): readonly SurfaceStretch[] {
   const { stays, own, tauS, fromMs, isOutdoors } = asked;
   const make = (beginMs: number): readonly SurfaceStretch[] =>
     growingTrack({

@@ -32,14 +32,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
   const rowPx = useRowPx();
   const navigate = useNavigate();
   const setFocus = useFocusPart((s) => s.set);
-  const act = actView(card, nowMs, bench.zone, units);
-  const view =
-    planned === null
-      ? act
-      : {
-          ...act,
-          text: planned.isUrgent ? `${planned.text} · ${act.text}` : `${act.text} · ${planned.text}`,
-        };
+  const view = withPlan(actView(card, nowMs, bench.zone, units), planned);
   const open = (): void => void navigate(`/parts/${encodeURIComponent(card.partId)}`);
   const ribbon = (
     <WindowRibbon
@@ -112,6 +105,13 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
     </div>
   );
 });
+
+/** What the plan would lose, or has missed, comes before the act; the rest after it. */
+function withPlan(act: ActView, planned: PlannedWords | null): ActView {
+  if (planned === null) return act;
+  const text = planned.isUrgent ? `${planned.text} · ${act.text}` : `${act.text} · ${planned.text}`;
+  return { ...act, text };
+}
 
 function PartName({ card }: { readonly card: PartCard }) {
   return (

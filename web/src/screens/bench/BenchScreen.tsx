@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { BenchResponse, PartCard } from '@calvetta/contract';
 import { useBench } from '../../api/queries.ts';
 import { axisAround } from '../../drawings/axis.ts';
@@ -7,6 +7,7 @@ import { AxisHead } from '../../drawings/AxisHead.tsx';
 import { useNowMs } from '../../state/clock.ts';
 import { useFocusPart } from '../../state/focusPart.ts';
 import { BENCH_HOURS, usePrefs } from '../../state/prefs.ts';
+import { useRun } from '../../state/run.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
@@ -95,6 +96,7 @@ interface FilterProps {
 }
 
 function Filters({ bench, group, machine, change }: FilterProps) {
+  const isRunning = useRun((s) => s.rack !== null);
   const nowMs = useNowMs();
   const inMachine = bench.rows.filter((r) => machine === null || r.machineId === machine);
   return (
@@ -103,7 +105,10 @@ function Filters({ bench, group, machine, change }: FilterProps) {
         What can be coated
       </Heading>
       <p className="text-[13px] text-quiet max-md:w-full">
-        {dayAndTime(nowMs, bench.zone)} · {bench.rows.length} of {bench.partCount} parts moving
+        {dayAndTime(nowMs, bench.zone)} · {bench.rows.length} of {bench.partCount} parts moving ·{' '}
+        <Link to="/run" className="underline underline-offset-2">
+          {isRunning ? 'back to the gun-load' : 'pull a gun-load together'}
+        </Link>
       </p>
       <OneOf<Group>
         label="Show"

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { sessionCard, type PlanView, type SessionEntry } from '@calvetta/core';
 import { CAUTION_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
@@ -28,7 +29,7 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
       </h2>
       {card.entries.length === 0 ? <p className="text-quiet">Nothing is planned for it.</p> : null}
       {card.runs.map((r) => (
-        <RunLine key={r.runId} run={r} zone={view.zone} />
+        <RunLine key={r.runId} run={r} zone={view.zone} isNow={index === 0} />
       ))}
       {must.length > 0 ? (
         <>
@@ -59,7 +60,16 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
 }
 
 /** One gun-load: what is mixed, for which parts, and when the gun is clean again. */
-function RunLine({ run, zone }: { readonly run: PlanView['runs'][number]; readonly zone: string }) {
+function RunLine({
+  run,
+  zone,
+  isNow,
+}: {
+  readonly run: PlanView['runs'][number];
+  readonly zone: string;
+  /** It is of the next session: it can be started. */
+  readonly isNow: boolean;
+}) {
   const units = useUnits();
   return (
     <p className="border-l-4 pl-2" style={{ borderColor: run.bandColour }}>
@@ -70,7 +80,15 @@ function RunLine({ run, zone }: { readonly run: PlanView['runs'][number]; readon
       : {clockTime(run.fromMs, zone)}–{clockTime(run.toMs, zone)} with setting up and cleaning,{' '}
       {run.parts.length === 1 ? 'one coat' : `${run.parts.length} coats`},{' '}
       {run.mixedMl === null ? 'area not known' : `mix ${units.volume(run.mixedMl)}`}
-      {run.mixes > 1 ? ` in ${run.mixes} mixes` : ''}. {run.placeName}.
+      {run.mixes > 1 ? ` in ${run.mixes} mixes` : ''}. {run.placeName}.{' '}
+      {isNow ? (
+        <Link
+          className="underline underline-offset-2 print:hidden"
+          to={`/run?${new URLSearchParams({ job: run.jobKey, parts: run.partIds.join(',') }).toString()}`}
+        >
+          Start this run
+        </Link>
+      ) : null}
     </p>
   );
 }
