@@ -277,9 +277,12 @@ function RackLine({
           : left(part.readyMs! - nowMs);
   return (
     <li
-      className={`flex items-center gap-3 border px-3 py-1 text-[18px] ${isNext ? 'border-current' : 'border-line'} ${isOpen ? '' : 'text-quiet'}`}
+      className={`flex flex-wrap items-center gap-x-3 border px-3 py-1 text-[18px] ${isNext ? 'border-current' : 'border-line'} ${isOpen ? '' : 'text-quiet'}`}
     >
-      <span className="min-w-0 flex-1 truncate" title={`${part.name} · ${part.machineName}`}>
+      <span
+        className="min-w-0 flex-1 truncate max-md:basis-full"
+        title={`${part.name} · ${part.machineName}`}
+      >
         {part.name}
       </span>
       <span role="img" aria-label={`${on} of ${rack.passes} passes`} className="figure tracking-widest">
