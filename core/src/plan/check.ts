@@ -1,16 +1,13 @@
-import { judgeGates } from '../air/gate.ts';
 import { DAY_MS, HOUR_MS, MINUTE_MS, type Span } from '../base/time.ts';
-import { offsetByHourMs } from '../base/zone.ts';
-import { conditionsAt, limitsOf } from '../bench/air.ts';
-import { bareEdge, type BareLimit } from '../cure/bare.ts';
+import type { BareLimit } from '../cure/bare.ts';
 import { crossing } from '../cure/clock.ts';
 import { mixClock } from '../cure/potLife.ts';
 import { stackFactor, coatOver } from '../cure/stacked.ts';
 import { stageTable } from '../cure/tables.ts';
 import { layIntervals, minEdge, windowRule, type Film } from '../cure/windows.ts';
-import { surfaceAt } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import { RUN_MIN, MIX_MIN } from '../work/minutes.ts';
+import { bareEnd, gateOf, LEAST_SHARE } from './checkWeather.ts';
 import { coatOpIdOf, mendOpId } from './ids.ts';
 import type { FilmNow, Plan, PlanItem, PlanOp, PlanPart, PlanProblem, PlanSurface } from './problem.ts';
 
@@ -51,10 +48,6 @@ export interface Breach {
 /** Edges are compared to the second: they are written to it. */
 const NEAR_MS = 1000;
 const SETTLES_MS = 30 * MINUTE_MS;
-const DAYS_LOOKED_AT = 28;
-const LEAST_SHARE = 0.5;
-const LEAST_DAYS = 12;
-const LOOK_MS = HOUR_MS / 4;
 const KEY_MS = DAY_MS;
 
 const startOf = (i: PlanItem): number => i.spans[0]!.fromMs;
@@ -350,65 +343,6 @@ function window(
   const last = spans.findLast((s) => s.fromMs <= startMs);
   if (next) say(j, 'opens', [op.opId], startMs, next.fromMs);
   else say(j, 'shut', [op.opId], endMs, last?.toMs ?? null);
-}
-
-/** The same time of the clock so many days before. */
-function daysBack(zone: string, atMs: number, days: number): number {
-  const thenMs = atMs - days * DAY_MS;
-  return thenMs + offsetByHourMs(zone, atMs) - offsetByHourMs(zone, thenMs);
-}
-
-function gateOf(p: PlanProblem, surface: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number) {
-  const limits = limitsOf(sheet);
-  const look = (track: PlanSurface['track'], atMs: number) => {
-    const middle = (Math.floor(atMs / LOOK_MS) + 0.5) * LOOK_MS;
-    const point = surfaceAt(track, middle);
-    const at = point && point.source !== 'assumed' ? conditionsAt(track, middle) : null;
-    return at ? judgeGates(at, limits).status : 'unknown';
-  };
-  for (let atMs = fromMs; atMs < Math.min(toMs, p.forecastEndMs); atMs += LOOK_MS) {
-    const status = look(surface.track, atMs);
-    if (status === 'fail' || status === 'unknown') return { isOpen: false, share: 0 };
-  }
-  if (toMs <= p.forecastEndMs) return { isOpen: true, share: 1 };
-  const begin = Math.max(fromMs, p.forecastEndMs);
-  const first = Math.ceil((toMs - p.nowMs) / DAY_MS);
-  let held = 0;
-  let days = 0;
-  for (let d = 0; d < DAYS_LOOKED_AT; d++) {
-    const shift = daysBack(p.zone, begin, first + d) - begin;
-    const seen = [];
-    for (let atMs = begin; atMs < toMs; atMs += LOOK_MS) seen.push(look(surface.days, atMs + shift));
-    if (seen.includes('fail')) days++;
-    else if (!seen.includes('unknown')) {
-      days++;
-      held++;
-    }
-  }
-  return { isOpen: days >= LEAST_DAYS && held / days >= LEAST_SHARE, share: days === 0 ? null : held / days };
-}
-
-function bareEnd(p: PlanProblem, surface: PlanSurface, sinceMs: number, limit: BareLimit): number | null {
-  if (limit.kind === 'none') return null;
-  const lasts = (track: PlanSurface['track'], atMs: number): number | null => {
-    const edge = bareEdge(track, atMs, limit);
-    return edge === null || edge.isUnknown ? null : (edge.worstMs ?? Infinity) - atMs;
-  };
-  if (sinceMs < p.forecastEndMs) return sinceMs + (lasts(surface.track, sinceMs) ?? 0);
-  const first = Math.ceil((sinceMs + DAY_MS - p.nowMs) / DAY_MS);
-  const all: number[] = [];
-  for (let d = 0; d < DAYS_LOOKED_AT; d++) {
-    const thenMs = daysBack(p.zone, sinceMs, first + d);
-    if (surfaceAt(surface.days, thenMs)?.source !== 'lag') continue;
-    const ms = lasts(surface.days, thenMs);
-    if (ms !== null) all.push(ms);
-  }
-  if (all.length < LEAST_DAYS) return sinceMs;
-  all.sort((a, b) => a - b);
-  const at = 0.1 * (all.length - 1);
-  const low = all[Math.floor(at)]!;
-  const high = all[Math.ceil(at)]!;
-  return sinceMs + Math.min(low + (high - low) * (at % 1), 7 * DAY_MS);
 }
 
 /** Sessions, and at every moment of them no more hands than there are. */

@@ -1,7 +1,5 @@
 import { MINUTE_MS, type Span } from '../base/time.ts';
-import type { BareLimit } from '../cure/bare.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
-import { MIX_MIN, RUN_MIN } from '../work/minutes.ts';
 import { GRID_MS, upToGrid } from './grid.ts';
 import { isMend, mendOpId } from './ids.ts';
 import {
@@ -9,18 +7,15 @@ import {
   filmNow,
   keyEndMs,
   laidFilm,
-  mixLife,
   soonest,
   stageMs,
   touchEndMs,
   windowOf,
   type LaidFilm,
-  type Stand,
 } from './films.ts';
 import { SHARED_FROM_MIN, waitMs } from './operations.ts';
 import type {
   Binding,
-  BindKind,
   Plan,
   PlanAsks,
   PlanItem,
@@ -28,9 +23,12 @@ import type {
   PlanOp,
   PlanPart,
   PlanProblem,
-  PlanRun,
 } from './problem.ts';
 import type { PlanReading } from './reading.ts';
+import { blockAt, carriedFirst, isTooLong } from './blocks.ts';
+import { Lay } from './lay.ts';
+import { RunBook } from './runBook.ts';
+import { isIsocyanate, later, type Mark, type OpenRun, type Ready, type Stop, type Way } from './way.ts';
 import { DUST_SETTLES_MS, ISOCYANATE_MS, Timetable } from './timetable.ts';
 import type { PlanWeather } from './weather.ts';
 
@@ -44,68 +42,10 @@ const MOST_NUDGES = 160;
 /** Sessions a coat is tried in before its window is given up, and how much is tried for one part. */
 const SESSIONS_TRIED = 4;
 const MOST_NODES = 60;
-/** A gun waits in its run for the next part no longer than this. */
-const MOST_PAUSE_MS = 60 * MINUTE_MS;
 
 /** Minutes of a mending abrasion, and of scuffing before a coat, by area (docs/calculations.md: 10 + 25 a square metre). */
 export const mendMinutes = (areaM2: number | null): number =>
   Math.ceil(10 + 25 * (areaM2 ?? UNKNOWN_AREA_M2));
-const scuffMinutes = (areaM2: number | null): number => Math.ceil(5 + 12 * (areaM2 ?? UNKNOWN_AREA_M2));
-
-const isIsocyanate = (op: PlanOp): boolean =>
-  (op.coat?.sheet.cautions.includes('isocyanate') ?? false) &&
-  op.coat?.tool !== 'brush' &&
-  op.coat?.tool !== 'roller';
-
-interface OpenRun {
-  readonly runId: string;
-  readonly key: string;
-  readonly session: number;
-  readonly head: Omit<PlanRun, 'runId' | 'fromMs' | 'toMs' | 'opIds' | 'mixes'>;
-  readonly fromMs: number;
-  toMs: number;
-  lastEndMs: number;
-  goneMs: number;
-  mixes: number;
-  opIds: readonly string[];
-}
-
-interface Ready {
-  readonly ms: number;
-  readonly binds: Binding;
-}
-const later = (a: Ready, ms: number, by: BindKind, opId: string | null = null): Ready =>
-  ms > a.ms ? { ms, binds: { by, opId, edgeMs: ms } } : a;
-
-/** A part on its way through the plan. */
-interface Way {
-  readonly part: PlanPart;
-  placeId: string;
-  stand: Stand;
-  bare: PlanPart['bare'];
-  /** Being stripped in a bath that keeps it until it is pulled out. */
-  inBath: BareLimit | null;
-  /** Carried in from the cold: no coat before then. */
-  warmMs: number | null;
-  ready: Ready;
-  tops: readonly { readonly id: string | null; readonly laid: LaidFilm }[];
-  bareEndMs: number | null;
-  /** Abraded out of its window: a coat may follow in this. */
-  keyed: Span | null;
-}
-
-/** A state to come back to. */
-interface Mark {
-  readonly way: Way;
-  readonly table: number;
-  readonly items: number;
-}
-
-/** What stopped a candidate, and when it is worth trying again. */
-interface Stop {
-  readonly by: BindKind;
-  readonly nextMs: number;
-}
 
 /** Makes a plan of parts in an order: each piece of work as early as everything before it lets it be. */
 export class Decoder {
@@ -114,8 +54,7 @@ export class Decoder {
   private readonly table: Timetable;
   private readonly notBefore: ReadonlyMap<string, number>;
   private readonly pins: ReadonlyMap<string, number>;
-  private readonly runs: OpenRun[] = [];
-  private readonly runsIn: OpenRun[][];
+  private readonly runs: RunBook;
   private readonly items: PlanItem[] = [];
   private readonly left: PlanAsks[] = [];
   private nodes = 0;
@@ -129,7 +68,7 @@ export class Decoder {
     this.weather = weather;
     this.notBefore = notBefore;
     this.table = new Timetable(problem.sessions, problem.ask.painters);
-    this.runsIn = problem.sessions.map(() => []);
+    this.runs = new RunBook(this.table);
     this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p.sessionMs]));
   }
 
@@ -140,7 +79,6 @@ export class Decoder {
 
   /** Leaves work of a plan where it is, before anything is placed around it. */
   keep(plan: Plan, reading: PlanReading, parts: readonly PlanPart[]): void {
-    const runs = this.keptRuns(plan, new Set(parts.flatMap((p) => p.ops.map((o) => o.opId))));
     for (const part of parts) {
       const carried = part.carry && reading.itemOf.get(`${part.partId}/carry`)?.spans[0]?.fromMs;
       for (const op of part.ops)
@@ -158,28 +96,7 @@ export class Decoder {
         }
     }
     for (const l of plan.left) if (parts.some((p) => p.partId === l.partId)) this.left.push(l);
-    for (const run of runs) {
-      this.runs.push(run);
-      this.runsIn[run.session]!.push(run);
-      this.table.take(run.session, run, 1, true);
-    }
-  }
-
-  /** Runs with the coats that stay; one that loses its last is as much shorter. */
-  private keptRuns(plan: Plan, kept: ReadonlySet<string>): OpenRun[] {
-    const itemOf = new Map(plan.items.map((i) => [i.opId, i]));
-    return plan.runs.flatMap(({ runId, fromMs, toMs, opIds, mixes, ...head }): OpenRun[] => {
-      const stay = opIds.filter((id) => kept.has(id) && itemOf.has(id));
-      const session = this.table.sessionAt(fromMs);
-      if (stay.length === 0 || session >= this.problem.sessions.length) return [];
-      const lastEndMs = Math.max(...stay.map((id) => itemOf.get(id)!.spans[0]!.toMs));
-      const key = [head.sheetId, head.colour ?? '', head.tool, head.placeId].join('|');
-      const endMs = Math.min(toMs, lastEndMs + RUN_MIN[head.tool].cleanUp * MINUTE_MS);
-      // Its mix is as old as it is: what joins it brings one of its own.
-      return [
-        { runId, key, session, head, fromMs, toMs: endMs, lastEndMs, goneMs: lastEndMs, mixes, opIds: stay },
-      ];
-    });
+    this.runs.keep(plan, new Set(parts.flatMap((p) => p.ops.map((o) => o.opId))));
   }
 
   /** `op` null: a mending abrasion. */
@@ -202,16 +119,8 @@ export class Decoder {
   }
 
   private asPlan(): Plan {
-    const runs = this.runs.map(({ runId, head, fromMs, toMs, opIds, mixes }) => ({
-      runId,
-      ...head,
-      fromMs,
-      toMs,
-      opIds,
-      mixes,
-    }));
     const sessions = this.problem.sessions.map(({ fromMs, toMs }) => ({ fromMs, toMs }));
-    return { sessions, items: this.items, runs, left: this.left };
+    return { sessions, items: this.items, runs: this.runs.asRuns(), left: this.left };
   }
 
   private part(part: PlanPart): void {
@@ -492,7 +401,7 @@ export class Decoder {
   }
 
   private coat(way: Way, op: PlanOp, ready: Ready, pinMs: number | null): boolean {
-    const lay = new Lay(this, way, op, this.unders(way, op));
+    const lay = new Lay(this.airStop, way, op, this.unders(way, op));
     const { sessions } = this.problem;
     const warm = way.warmMs === null ? ready : later(ready, way.warmMs, 'stage');
     let at = later(warm, lay.opensMs(warm.ms), 'opens', lay.openedBy);
@@ -502,92 +411,14 @@ export class Decoder {
       if (pinMs !== null && s.fromMs !== pinMs) return false;
       if (s.fromMs >= lay.lastMs()) return false;
       if (s.fromMs > at.ms && at.binds.by === 'now') at = { ...at, binds: { ...at.binds, by: 'session' } };
-      const found = this.join(lay, n, at) ?? this.open(lay, n, at);
-      if (found) return true;
+      const taken = this.runs.join(lay, n, at) ?? this.runs.open(lay, n, at);
+      if (taken) {
+        this.laid(lay, taken.run, taken.startMs, taken.binds);
+        return true;
+      }
       if (lay.stopped) at = { ms: at.ms, binds: { by: lay.stopped, opId: null, edgeMs: null } };
     }
     return false;
-  }
-
-  /** Lays it at the end of a run of its kind in this session, where one is. */
-  private join(lay: Lay, session: number, at: Ready): true | null {
-    for (const run of this.runsIn[session]!) {
-      if (run.key !== lay.runKey) continue;
-      const startMs = upToGrid(Math.max(at.ms, run.lastEndMs));
-      if (startMs - run.lastEndMs > MOST_PAUSE_MS) continue;
-      const endMs = startMs + lay.lengthMs;
-      const isSpent = endMs > run.goneMs;
-      const mixMs = isSpent ? lay.mixMs(startMs) : 0;
-      const from = startMs + mixMs;
-      const toMs = from + lay.lengthMs + lay.cleanMs;
-      if (toMs > this.problem.sessions[session]!.toMs) continue;
-      if (this.table.handsMissing(session, { fromMs: run.toMs, toMs }, 1, true) !== null) continue;
-      if (lay.stop(from)) continue;
-      const before = { ...run };
-      this.table.take(session, { fromMs: run.toMs, toMs }, 1, true);
-      this.table.remember(() => Object.assign(run, before));
-      run.toMs = toMs;
-      run.lastEndMs = from + lay.lengthMs;
-      run.opIds = [...run.opIds, lay.op.opId];
-      if (isSpent) {
-        run.mixes++;
-        run.goneMs = lay.goneMs(startMs);
-      }
-      this.laid(lay, run, from, at.binds);
-      return true;
-    }
-    return null;
-  }
-
-  /** Opens a run of its own in this session. */
-  private open(lay: Lay, session: number, at: Ready): true | null {
-    const s = this.problem.sessions[session]!;
-    let { binds } = at;
-    const begin = upToGrid(Math.max(at.ms, s.fromMs + lay.setUpMs));
-    for (let startMs = begin; startMs + lay.lengthMs + lay.cleanMs <= s.toMs && startMs < lay.lastMs();) {
-      const mixMs = lay.mixMs(startMs);
-      const span = { fromMs: startMs - lay.setUpMs - mixMs, toMs: startMs + lay.lengthMs + lay.cleanMs };
-      const hands = span.fromMs < s.fromMs ? span.fromMs : this.table.handsMissing(session, span, 1, true);
-      const stop =
-        span.fromMs < s.fromMs
-          ? { by: 'session' as const, nextMs: startMs + (s.fromMs - span.fromMs) }
-          : hands !== null
-            ? { by: 'people' as const, nextMs: hands + (startMs - span.fromMs) }
-            : lay.stop(startMs);
-      if (stop === null) {
-        const run = this.newRun(lay, session, span, startMs - mixMs);
-        run.lastEndMs = startMs + lay.lengthMs;
-        this.laid(lay, run, startMs, binds);
-        return true;
-      }
-      binds = { by: stop.by, opId: null, edgeMs: stop.nextMs };
-      lay.stopped = stop.by;
-      startMs = Math.max(startMs + GRID_MS, upToGrid(stop.nextMs));
-    }
-    return null;
-  }
-
-  private newRun(lay: Lay, session: number, span: Span, mixedMs: number): OpenRun {
-    const { sheet, colour, tool } = lay.op.coat!;
-    const run: OpenRun = {
-      runId: `${session}/${span.fromMs}/${lay.runKey}`,
-      key: lay.runKey,
-      session,
-      head: { sheetId: sheet.sheetId, colour, tool, placeId: lay.way.placeId },
-      ...span,
-      lastEndMs: span.toMs,
-      goneMs: lay.goneMs(mixedMs),
-      mixes: 1,
-      opIds: [lay.op.opId],
-    };
-    this.runs.push(run);
-    this.runsIn[session]!.push(run);
-    this.table.take(session, span, 1, true);
-    this.table.remember(() => {
-      this.runs.pop();
-      this.runsIn[session]!.pop();
-    });
-    return run;
   }
 
   private laid(lay: Lay, run: OpenRun, startMs: number, binds: Binding): void {
@@ -620,7 +451,7 @@ export class Decoder {
   }
 
   /** Whether the air of the place and the weather let a coat be laid over a span. */
-  airStop(way: Way, op: PlanOp, span: Span, below: readonly LaidFilm[]): Stop | null {
+  private readonly airStop = (way: Way, op: PlanOp, span: Span, below: readonly LaidFilm[]): Stop | null => {
     const { placeId } = way;
     const dusty = this.table.airTaken(placeId, 'dust', { ...span, fromMs: span.fromMs - DUST_SETTLES_MS });
     if (dusty !== null) return { by: 'dust', nextMs: dusty + DUST_SETTLES_MS };
@@ -641,17 +472,7 @@ export class Decoder {
     return status === 'pass' || status === 'marginal'
       ? null
       : { by: 'air', nextMs: span.fromMs + 3 * GRID_MS };
-  }
-}
-
-/** Longer than bare metal lasts in the driest air, however it is laid: no session can hold it. */
-function isTooLong(block: readonly PlanOp[]): boolean {
-  const last = block.findLastIndex((o) => o.bares);
-  const limit = block[last]?.bares;
-  if (!limit || limit.kind === 'none' || limit.kind === 'unknown') return false;
-  const rest = block.slice(last + 1);
-  const minutes = rest.reduce((sum, o) => sum + o.handsMin / o.mostPeople + o.waitHours * 60, 0);
-  return minutes > 60 * (limit.kind === 'hours' ? limit.hours : limit.capHours);
+  };
 }
 
 /** Whose air it is done in: what is carried somewhere is set down in that air. */
@@ -664,95 +485,3 @@ const hangs = (laid: LaidFilm, span: Span): Span => ({
   toMs: stageMs(laid, 'handle') ?? touchEndMs(laid),
 });
 const areaOf = (op: PlanOp): number => op.coat!.areaM2 ?? UNKNOWN_AREA_M2;
-
-/** Carried where it is coated before it is laid bare there: what a damp shed does not allow. */
-function carriedFirst(block: readonly PlanOp[]): readonly PlanOp[] | null {
-  const carry = block.findIndex((o) => o.kind === 'carry');
-  return carry > 0 ? [block[carry]!, ...block.filter((_, i) => i !== carry)] : null;
-}
-
-/** What must hold together from a step on: all of it while metal is bare, else the step alone. */
-function blockAt({ ops, bare }: PlanPart, i: number): readonly PlanOp[] {
-  const isBare = ops[i]!.bares !== null || (i === 0 && bare !== null);
-  return ops.slice(i, (isBare ? blockEnd(ops, i) : i) + 1);
-}
-
-/** The end of what must hold together while metal is bare: the first coat on it, or the oil that keeps it. */
-function blockEnd(ops: readonly PlanOp[], from: number): number {
-  const end = ops.findIndex((o, i) => i >= from && (o.coat !== null || o.kind === 'preserve'));
-  return end < 0 ? ops.length - 1 : end;
-}
-
-/** One coat to be placed: how long it takes, and when its metal or film lets it go on. */
-class Lay {
-  readonly way: Way;
-  readonly op: PlanOp;
-  readonly below: readonly LaidFilm[];
-  readonly lengthMs: number;
-  readonly setUpMs: number;
-  readonly cleanMs: number;
-  readonly runKey: string;
-  stopped: BindKind | null = null;
-  openedBy: string | null = null;
-  private readonly decoder: Decoder;
-  private readonly spans: readonly (readonly Span[])[];
-
-  constructor(decoder: Decoder, way: Way, op: PlanOp, below: readonly LaidFilm[]) {
-    this.decoder = decoder;
-    this.way = way;
-    this.op = op;
-    this.below = below;
-    const { sheet, colour, tool, areaM2 } = op.coat!;
-    const windows = below.map((b) => windowOf(b, sheet));
-    this.spans = way.keyed ? below.map(() => [way.keyed!]) : windows.map((w) => w.open);
-    const isScuffed = !way.keyed && windows.some((w) => w.open.some((o) => o.isScuffed));
-    this.lengthMs = upToGrid((op.handsMin + (isScuffed ? scuffMinutes(areaM2) : 0)) * MINUTE_MS);
-    this.setUpMs = RUN_MIN[tool].setUp * MINUTE_MS;
-    this.cleanMs = RUN_MIN[tool].cleanUp * MINUTE_MS;
-    this.runKey = [sheet.sheetId, colour ?? '', tool, way.placeId].join('|');
-  }
-
-  /** The first opening at or after an instant, of all it goes on. Infinity: it never opens again. */
-  opensMs(fromMs: number): number {
-    let atMs = fromMs;
-    for (const spans of this.spans) {
-      const span = spans.find((s) => s.toMs > atMs + this.lengthMs);
-      if (!span) return Infinity;
-      atMs = Math.max(atMs, span.fromMs);
-    }
-    const top = this.op.coat!.on.find((u) => u.kind === 'op');
-    this.openedBy = top?.opId ?? null;
-    return atMs;
-  }
-
-  /** From here on it cannot begin any more. */
-  lastMs(): number {
-    let lastMs = this.way.bareEndMs ?? Infinity;
-    for (const spans of this.spans) lastMs = Math.min(lastMs, spans[spans.length - 1]?.toMs ?? -Infinity);
-    return lastMs - this.lengthMs + 1;
-  }
-
-  /** To measure and mix, and what the sheet asks the mix to stand. */
-  mixMs(layMs: number): number {
-    const { waitMs: standMs } = mixLife(
-      this.op.coat!.sheet,
-      this.way.stand.surface.track,
-      layMs - MIX_MIN * MINUTE_MS,
-    );
-    return upToGrid(MIX_MIN * MINUTE_MS + standMs);
-  }
-  goneMs(mixedMs: number): number {
-    return mixLife(this.op.coat!.sheet, this.way.stand.surface.track, mixedMs).goneMs;
-  }
-
-  /** What stops it from beginning then. */
-  stop(startMs: number): Stop | null {
-    const endMs = startMs + this.lengthMs;
-    if (this.way.bareEndMs !== null && endMs > this.way.bareEndMs) return { by: 'bare', nextMs: Infinity };
-    for (const spans of this.spans) {
-      if (spans.some((s) => s.fromMs <= startMs && endMs <= s.toMs)) continue;
-      return { by: 'opens', nextMs: spans.find((s) => s.fromMs > startMs)?.fromMs ?? Infinity };
-    }
-    return this.decoder.airStop(this.way, this.op, { fromMs: startMs, toMs: endMs }, this.below);
-  }
-}

@@ -10,6 +10,7 @@ describe('screens', () => {
     expect(RAIL.map((r) => r.to)).toEqual([
       '/',
       '/machines',
+      '/plan',
       '/mix',
       '/shelf',
       '/air',

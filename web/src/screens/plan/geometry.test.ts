@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { columnAt, columnOf, groundOf, xAt } from './geometry.ts';
+import { columnAt, groundOf, xAt } from './geometry.ts';
 
 const H = 3_600_000;
 const nowMs = Date.UTC(2026, 2, 5, 17);
@@ -34,7 +34,5 @@ describe('the plan’s columns', () => {
     expect(columnAt(ground, a!.x + 3)?.index).toBe(0);
     expect(columnAt(ground, b!.x - 2)?.index).toBe(1);
     expect(columnAt(ground, 1e6)?.index).toBe(2);
-    expect(columnOf(ground, at(26))?.index).toBe(1);
-    expect(columnOf(ground, at(10))).toBeNull();
   });
 });

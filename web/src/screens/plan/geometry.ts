@@ -58,6 +58,3 @@ export function columnAt({ columns }: Ground, x: number): Column | null {
     return best === null || away(c) < away(best) ? c : best;
   }, null);
 }
-
-export const columnOf = ({ columns }: Ground, ms: number): Column | null =>
-  columns.find((c) => ms >= c.fromMs && ms < c.toMs) ?? null;
