@@ -24,7 +24,8 @@ export default {
     },
     {
       name: 'the-checker-knows-no-maker',
-      comment: 'core/plan/check judges plans by itself: clocks, air and sheets, and nothing that plans are made with.',
+      comment:
+        'core/plan/check judges plans by itself: clocks, air and sheets, and nothing that plans are made with.',
       severity: 'error',
       from: { path: '^core/src/plan/check' },
       to: { path: '^core/src/plan/(?!check|problem|ids)' },

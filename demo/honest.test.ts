@@ -19,6 +19,18 @@ describe('the demo obeys its own rules', () => {
       if (first !== undefined) expect([partId, prepared.some((at) => at <= first)]).toEqual([partId, true]);
     }
   });
+  it('no coat is thinner or thicker than its sheet allows in one, without its reason', () => {
+    const sheets = new Map(file.sheets.map((s) => [s.sheetId, s]));
+    const outside = partIds.flatMap((id) =>
+      of(id, 'coated')
+        .filter(({ body }) => {
+          const { dftMinUm, dftMaxUm } = sheets.get(body.sheetId)!;
+          return body.reason === undefined && (body.dftUm < dftMinUm || body.dftUm > dftMaxUm);
+        })
+        .map((f) => `${id} ${f.body.sheetId} ${f.body.dftUm}`),
+    );
+    expect(outside).toEqual([]);
+  });
   it('every step that is logged is a step of the part’s route, logged once, and not before the route was set', () => {
     for (const partId of partIds) {
       const done = of(partId, 'step-done');

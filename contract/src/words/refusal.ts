@@ -22,6 +22,9 @@ export function coatRefusalWords(refusal: CoatRefusal): string {
     case 'held':
     case 'marginal':
       return `the gates are not a clear pass. If it was done all the same, ${ALL_THE_SAME}`;
+    case 'film-thin':
+    case 'film-thick':
+      return `${refusal.dftUm} µm in one coat; its sheet allows ${refusal.why === 'film-thin' ? 'no less than' : 'no more than'} ${refusal.limitUm} µm. If it was laid so all the same, ${ALL_THE_SAME}`;
     case 'mix-gone':
       return `that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, ${ALL_THE_SAME}`;
     case 'mix-unknown':

@@ -54,6 +54,18 @@ describe('may this coat go on', () => {
     const forbidden = coatVerdict(face('open', { top: etch }), polyester, null, 0);
     expect(['sheet-forbids', 'not-a-listed-follower']).toContain(forbidden?.why);
   });
+  it('a film outside the sheet’s range in one coat asks for a reason, and what the state has against it comes first', () => {
+    const { dftMinUm, dftMaxUm } = gloss;
+    expect(coatVerdict(face('open'), gloss, null, 0, dftMinUm)).toBeNull();
+    expect(coatVerdict(face('open'), gloss, null, 0, dftMaxUm)).toBeNull();
+    expect(coatVerdict(face('open'), gloss, null, 0, dftMinUm - 1)).toEqual({
+      why: 'film-thin',
+      dftUm: dftMinUm - 1,
+      limitUm: dftMinUm,
+    });
+    expect(coatVerdict(face('open'), gloss, null, 0, dftMaxUm + 1)?.why).toBe('film-thick');
+    expect(coatVerdict(face('shut'), gloss, null, 0, dftMaxUm + 1)?.why).toBe('shut');
+  });
   it('a mix is gone at its worst edge, not at its nominal one; a one-pack does not go off', () => {
     // Worst comes first: 4 h nominal, 3 h at the warmest the cup may have been.
     const mix = { gone: edge(4 * 3_600_000, 3 * 3_600_000) };

@@ -13,9 +13,14 @@ const UNPREPARED = 'unprepared';
 export const MIX_TROUBLES = ['mix-gone', 'mix-unknown'] as const;
 export type MixTrouble = (typeof MIX_TROUBLES)[number];
 
+export const FILM_TROUBLES = ['film-thin', 'film-thick'] as const;
+export type FilmTrouble = (typeof FILM_TROUBLES)[number];
+
 /** Why a coat may not go on now. A person who did it all the same says why, and the reason goes into the record. */
 export type CoatRefusal =
   | { readonly why: MixTrouble; readonly goneMs: number | null }
+  /** The dry film that is logged lies outside what the sheet allows in one coat. */
+  | { readonly why: FilmTrouble; readonly dftUm: number; readonly limitUm: number }
   | {
       readonly why:
         | (typeof REFUSING)[number]
@@ -58,6 +63,7 @@ export function coatVerdict(
   sheet: ProductSheet,
   mix: Pick<MixClock, 'gone'> | null,
   atMs: number,
+  dftUm: number | null = null,
 ): CoatRefusal | null {
   const trouble = mix && mixTrouble(mix, atMs);
   if (trouble) return { why: trouble, goneMs: mix.gone?.worstMs ?? null };
@@ -66,11 +72,18 @@ export function coatVerdict(
   const rule = face.top && windowRule(face.top, sheet);
   if (rule?.kind === 'forbidden') return { why: rule.reason, ...of };
   // Another coat of the product still wet below is a stack: allowed, slowed, and shown.
-  if (headline === 'early' && face.top?.productId === sheet.productId) return null;
+  if (headline === 'early' && face.top?.productId === sheet.productId) return filmVerdict(sheet, dftUm);
   if (act.code === 'coat-if-accepted') return { why: 'marginal', ...of };
   if (headline === 'waiting' && !face.isPrepared) return { why: UNPREPARED, ...of };
   const why = REFUSING.find((h) => h === headline);
-  return why ? { why, ...of } : null;
+  return why ? { why, ...of } : filmVerdict(sheet, dftUm);
+}
+
+/** A film outside the sheet's range in one coat: thinner it does not protect, thicker it does not dry through. Null: within, or not said. */
+function filmVerdict(sheet: ProductSheet, dftUm: number | null): CoatRefusal | null {
+  if (dftUm === null) return null;
+  if (dftUm < sheet.dftMinUm) return { why: 'film-thin', dftUm, limitUm: sheet.dftMinUm };
+  return dftUm > sheet.dftMaxUm ? { why: 'film-thick', dftUm, limitUm: sheet.dftMaxUm } : null;
 }
 
 /** A face as its derivation leaves it, for a verdict. */

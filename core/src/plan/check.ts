@@ -1,80 +1,17 @@
 import { DAY_MS, HOUR_MS, MINUTE_MS, type Span } from '../base/time.ts';
 import type { BareLimit } from '../cure/bare.ts';
 import { crossing } from '../cure/clock.ts';
-import { mixClock } from '../cure/potLife.ts';
 import { stackFactor, coatOver } from '../cure/stacked.ts';
 import { stageTable } from '../cure/tables.ts';
 import { layIntervals, minEdge, windowRule, type Film } from '../cure/windows.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
-import { RUN_MIN, MIX_MIN } from '../work/minutes.ts';
+import { air, hands, pins, runs } from './checkShared.ts';
+import { endOf, NEAR_MS, say, startOf, type Breach, type Judged } from './checkTypes.ts';
 import { bareEnd, gateOf, LEAST_SHARE } from './checkWeather.ts';
 import { coatOpIdOf, mendOpId } from './ids.ts';
 import type { FilmNow, Plan, PlanItem, PlanOp, PlanPart, PlanProblem, PlanSurface } from './problem.ts';
 
-/**
- * Judges any plan by itself: it knows nothing of how plans are made, and asks the clocks, the air and the sheets directly. A plan that
- * is shown, dragged or brought in passes here first.
- */
-export const BREACHES = [
-  'unknown-work',
-  'twice',
-  'order',
-  'too-short',
-  'split',
-  'session',
-  'people',
-  'painters',
-  'stage',
-  'opens',
-  'shut',
-  'air',
-  'bare',
-  'dust',
-  'isocyanate',
-  'room',
-  'run',
-  'pot-life',
-  'pin',
-] as const;
-export type BreachCode = (typeof BREACHES)[number];
-/** One thing that a plan does against a hard constraint: how it is, and how it would have to be, as instants or amounts. */
-export interface Breach {
-  readonly code: BreachCode;
-  readonly opIds: readonly string[];
-  readonly figure: number | null;
-  readonly limit: number | null;
-}
-
-/** Edges are compared to the second: they are written to it. */
-const NEAR_MS = 1000;
-const SETTLES_MS = 30 * MINUTE_MS;
-const KEY_MS = DAY_MS;
-
-const startOf = (i: PlanItem): number => i.spans[0]!.fromMs;
-const endOf = (i: PlanItem): number => i.spans[i.spans.length - 1]!.toMs;
-const overlap = (a: Span, b: Span): boolean => a.fromMs < b.toMs && b.fromMs < a.toMs;
-
-/** A coat as laid by the plan. */
-interface Coated {
-  readonly op: PlanOp;
-  readonly item: PlanItem;
-  readonly placeId: string;
-  readonly touchMs: number;
-  readonly handleMs: number;
-}
-interface Worked {
-  readonly item: PlanItem;
-  readonly placeId: string;
-  readonly isDust: boolean;
-}
-interface Judged {
-  readonly problem: PlanProblem;
-  readonly plan: Plan;
-  readonly items: ReadonlyMap<string, PlanItem>;
-  readonly out: Breach[];
-  readonly coats: Coated[];
-  readonly works: Worked[];
-}
+export { BREACHES, type Breach, type BreachCode } from './checkTypes.ts';
 
 /** Every hard constraint that a plan breaks, with the figure and its limit; empty: it may be shown. Pure. */
 export function checkPlan(problem: PlanProblem, plan: Plan): readonly Breach[] {
@@ -93,16 +30,6 @@ export function checkPlan(problem: PlanProblem, plan: Plan): readonly Breach[] {
   runs(j);
   pins(j);
   return j.out;
-}
-
-function say(
-  j: Judged,
-  code: BreachCode,
-  opIds: readonly string[],
-  figure: number | null,
-  limit: number | null,
-) {
-  j.out.push({ code, opIds, figure, limit });
 }
 
 function known(j: Judged): void {
@@ -232,7 +159,7 @@ function mended(j: Judged, on: Standing, coat: PlanOp, mend: PlanItem): void {
   }
   j.works.push({ item: mend, placeId: on.placeId, isDust: true });
   if (on.bare) laidBare(j, on, endOf(mend), on.bare.limit);
-  else on.keyed = { fromMs: endOf(mend), toMs: endOf(mend) + KEY_MS };
+  else on.keyed = { fromMs: endOf(mend), toMs: endOf(mend) + DAY_MS };
   on.doneMs = endOf(mend);
   on.doneBy = coat.opId;
 }
@@ -343,171 +270,4 @@ function window(
   const last = spans.findLast((s) => s.fromMs <= startMs);
   if (next) say(j, 'opens', [op.opId], startMs, next.fromMs);
   else say(j, 'shut', [op.opId], endMs, last?.toMs ?? null);
-}
-
-/** Sessions, and at every moment of them no more hands than there are. */
-function hands(j: Judged): void {
-  const { sessions, ask } = j.problem;
-  const taken: (Span & {
-    readonly people: number;
-    readonly isPainting: boolean;
-    readonly opIds: readonly string[];
-  })[] = [
-    ...j.works.flatMap(({ item }) =>
-      item.spans.map((s) => ({ ...s, people: item.people, isPainting: false, opIds: [item.opId] })),
-    ),
-    ...j.plan.runs.map((r) => ({
-      fromMs: r.fromMs,
-      toMs: r.toMs,
-      people: 1,
-      isPainting: true,
-      opIds: r.opIds,
-    })),
-  ];
-  for (const t of taken) {
-    const session = sessions.find((s) => s.fromMs <= t.fromMs && t.toMs <= s.toMs);
-    if (!session) {
-      say(j, 'session', t.opIds, t.fromMs, null);
-      continue;
-    }
-    const now = taken.filter((o) => o.fromMs <= t.fromMs && t.fromMs < o.toMs);
-    const people = now.reduce((n, o) => n + o.people, 0);
-    const painters = now.filter((o) => o.isPainting).length;
-    if (people > session.people)
-      say(
-        j,
-        'people',
-        now.flatMap((o) => o.opIds),
-        people,
-        session.people,
-      );
-    if (painters > ask.painters)
-      say(
-        j,
-        'painters',
-        now.flatMap((o) => o.opIds),
-        painters,
-        ask.painters,
-      );
-  }
-}
-
-const sprays = ({ op }: Coated): boolean =>
-  op.coat!.sheet.cautions.includes('isocyanate') && (op.coat!.tool === 'gun' || op.coat!.tool === 'aerosol');
-
-/** What shares a place's air. */
-function air(j: Judged): void {
-  for (const c of j.coats) {
-    const wet = { fromMs: startOf(c.item), toMs: c.touchMs };
-    const poison = { fromMs: startOf(c.item), toMs: endOf(c.item) + SETTLES_MS };
-    for (const w of j.works) {
-      if (w.placeId !== c.placeId) continue;
-      for (const s of w.item.spans) {
-        const dusty = { ...s, toMs: s.toMs + SETTLES_MS };
-        if (w.isDust && (overlap(s, wet) || (dusty.toMs > wet.fromMs && dusty.fromMs <= wet.fromMs)))
-          say(j, 'dust', [c.op.opId, w.item.opId], wet.fromMs, dusty.toMs);
-        if (sprays(c) && overlap(s, poison))
-          say(j, 'isocyanate', [w.item.opId, c.op.opId], s.fromMs, poison.toMs);
-      }
-    }
-    if (sprays(c))
-      for (const o of j.coats)
-        if (
-          o !== c &&
-          o.placeId === c.placeId &&
-          !sprays(o) &&
-          overlap({ fromMs: startOf(o.item), toMs: endOf(o.item) }, poison)
-        )
-          say(j, 'isocyanate', [o.op.opId, c.op.opId], startOf(o.item), poison.toMs);
-    room(j, c);
-  }
-}
-
-function room(j: Judged, c: Coated): void {
-  const { roomM2 } = j.problem.ask;
-  if (roomM2 === null) return;
-  const area = (o: Coated): number => o.op.coat!.areaM2 ?? 0.5;
-  const atMs = startOf(c.item);
-  const now = j.coats.filter((o) => startOf(o.item) <= atMs && atMs < o.handleMs);
-  // The coat before on the same part hangs on the same hook.
-  const sum = now
-    .filter(
-      (o) => !now.some((x) => x !== o && x.op.partId === o.op.partId && startOf(x.item) > startOf(o.item)),
-    )
-    .reduce((m, o) => m + area(o), 0);
-  if (now.length > 1 && sum > roomM2 + 1e-6) say(j, 'room', [c.op.opId], sum, roomM2);
-}
-
-function runs(j: Judged): void {
-  const byOp = new Map(j.coats.map((c) => [c.op.opId, c]));
-  const inRuns = new Set(j.plan.runs.flatMap((r) => r.opIds));
-  for (const c of j.coats) if (!inRuns.has(c.op.opId)) say(j, 'run', [c.op.opId], null, null);
-  for (const r of j.plan.runs) {
-    const coats = r.opIds
-      .flatMap((id) => byOp.get(id) ?? [])
-      .sort((a, b) => startOf(a.item) - startOf(b.item));
-    const first = coats[0];
-    if (!first || coats.length !== r.opIds.length) {
-      say(j, 'run', r.opIds, coats.length, r.opIds.length);
-      continue;
-    }
-    const { setUp, cleanUp } = RUN_MIN[r.tool];
-    coats.forEach((c, i) => {
-      const coat = c.op.coat!;
-      const isSame =
-        coat.sheet.sheetId === r.sheetId &&
-        coat.colour === r.colour &&
-        coat.tool === r.tool &&
-        c.placeId === r.placeId;
-      const isAfter = i === 0 || startOf(c.item) >= endOf(coats[i - 1]!.item);
-      if (!isSame || !isAfter || c.item.runId !== r.runId) say(j, 'run', [c.op.opId], startOf(c.item), null);
-    });
-    const last = coats[coats.length - 1]!;
-    const setUpEnd = r.fromMs + (setUp + MIX_MIN) * MINUTE_MS;
-    if (startOf(first.item) < setUpEnd - NEAR_MS)
-      say(j, 'run', [first.op.opId], startOf(first.item), setUpEnd);
-    if (endOf(last.item) + cleanUp * MINUTE_MS > r.toMs + NEAR_MS)
-      say(j, 'run', [last.op.opId], r.toMs, endOf(last.item));
-    potLife(j, r.mixes, coats);
-  }
-}
-
-/** One mix lasts from its mixing to the last wet pass; more than one are made as they are needed. */
-function potLife(j: Judged, mixes: number, coats: readonly Coated[]): void {
-  const first = coats[0]!;
-  const last = coats[coats.length - 1]!;
-  const track = j.problem.parts.find((p) => p.partId === first.op.partId)!;
-  const surface =
-    track.carry && first.placeId === track.carry.placeId
-      ? track.carry.surfaceFrom(startOf(first.item))
-      : track.surface;
-  const { gone, usable } = mixClock(
-    first.op.coat!.sheet,
-    startOf(first.item) - MIX_MIN * MINUTE_MS,
-    surface.track,
-  );
-  if (gone === null) return;
-  const standsMs = (usable.worstMs ?? startOf(first.item)) - (startOf(first.item) - MIX_MIN * MINUTE_MS);
-  const livesMs = (gone.worstMs ?? 0) - (startOf(first.item) - MIX_MIN * MINUTE_MS) - standsMs;
-  const neededMs = endOf(last.item) - startOf(first.item);
-  // A long coat alone takes a second mix in the middle of it.
-  if (mixes === 1 && coats.length > 1 && neededMs > livesMs + 5 * MINUTE_MS)
-    say(
-      j,
-      'pot-life',
-      coats.map((c) => c.op.opId),
-      neededMs / MINUTE_MS,
-      livesMs / MINUTE_MS,
-    );
-}
-
-function pins(j: Judged): void {
-  for (const pin of j.problem.ask.pins) {
-    const item = j.items.get(pin.opId);
-    const session = j.problem.sessions.find((s) => s.fromMs === pin.sessionMs);
-    // A part that is left out is said to be, with its pin.
-    if (!item && j.plan.left.some((l) => pin.opId.startsWith(`${l.partId}/`))) continue;
-    if (!item || !session || startOf(item) < session.fromMs || startOf(item) >= session.toMs)
-      say(j, 'pin', [pin.opId], item ? startOf(item) : null, pin.sessionMs);
-  }
 }

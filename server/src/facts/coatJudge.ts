@@ -33,7 +33,8 @@ export async function coatJudge(
     if (!part || !sheet) throw new AppError('busy', {});
     const mix = snapshot && typeof mixId === 'string' ? mixById(snapshot, mixId) : null;
     for (const face of part.state.faces.filter((x) => e.face === null || x.face === e.face)) {
-      const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, happenedMs);
+      const dftUm = typeof e.body.dftUm === 'number' ? e.body.dftUm : null;
+      const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, happenedMs, dftUm);
       if (refusal) throw new AppError('coat-refused', { ...refusal });
     }
   };

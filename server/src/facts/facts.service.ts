@@ -16,6 +16,7 @@ import {
 } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { coatJudge } from './coatJudge.ts';
+import { wetFilmJudge } from './wetFilmJudge.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 
 export const entryOf = (f: FactInput): EntryInput => ({ ...f, body: { ...f.body } });
@@ -45,7 +46,7 @@ export async function recordFacts(
     } catch (error) {
       refused.push(refusedPart(each, batch, error));
     }
-  const checks = partChecks(await coatJudge(deps, facts));
+  const checks = partChecks(await coatJudge(deps, facts), await wetFilmJudge(deps, facts));
   let hasNewSheets = false;
   const store = async (tx: Db, { batch, entries }: Group): Promise<readonly Done[]> => {
     for (const f of batch)
@@ -111,7 +112,9 @@ function refusedPart(each: boolean, batch: readonly FactInput[], error: unknown)
   return { partId: batch[0]!.partId, factIds: batch.map((f) => f.factId), error: errorBody(error) };
 }
 
-const partChecks = (judge: NonNullable<KindChecks['check']>): Checks => ({
+type Judge = NonNullable<KindChecks['check']>;
+const partChecks = (judge: Judge, wetFilm: Judge): Checks => ({
+  'film-read': { check: wetFilm },
   coated: {
     async check(tx, workshopId, e) {
       await checkOrder(tx, workshopId, e);

@@ -139,6 +139,15 @@ async function checkPoured(tx: Db, workshopId: string, m: StockBodies['mixed']):
         accepts: `the hardener that went in: ${sheet.name} is a two-pack and does not cure without`,
       },
     ]);
+  if (sheet?.packs === 1 && (m.bMl > 0 || m.bTinId !== null))
+    throw invalidInput([
+      {
+        field: 'body.bMl',
+        code: 'no-hardener',
+        got: m.bMl,
+        accepts: `none: ${sheet.name} is a one-pack, and hardener in it spoils it`,
+      },
+    ]);
   const wanted: readonly (readonly [string, string | null, Content, number])[] = [
     ['aTinId', m.aTinId, 'paint', m.aMl],
     ['bTinId', m.bTinId, 'hardener', m.bMl],

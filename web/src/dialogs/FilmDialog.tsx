@@ -11,7 +11,7 @@ import {
   type GaugeZero,
   type ProfileGrade,
 } from '@calvetta/core';
-import type { PartDetail } from '@calvetta/contract';
+import type { FaceView, PartDetail } from '@calvetta/contract';
 import { ACCEPTANCE_WORDS, PROFILE_WORDS, ZERO_WORDS } from '@calvetta/contract/words';
 import { usePart } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
@@ -26,6 +26,7 @@ import { shownFilm } from './coat/coatDraft.ts';
 import { Foot } from '../forms/Foot.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
+import { moment } from '../ui/time.ts';
 import { useUnits } from '../ui/useUnits.ts';
 import { FilmVerdict } from './FilmVerdict.tsx';
 import { CombEntry } from './film/CombEntry.tsx';
@@ -93,12 +94,47 @@ const gaugeBody = (readings: readonly number[], j: Judging): FilmReadBody => ({
   maxUm: j.maxUm,
 });
 
+/** Readings of now, as an entry. */
+const readOf = (part: PartDetail, face: Face, body: FilmReadBody) =>
+  ({
+    kind: 'film-read',
+    partId: part.card.partId,
+    partName: part.card.name,
+    face: part.faces.length > 1 ? face : null,
+    happenedMs: Date.now(),
+    endedMs: null,
+    body: { ...body },
+  }) as const;
+
+/** A gauge presses into a wet film and reads something else. */
+function StillWet({
+  face,
+  nowMs,
+  zone,
+}: {
+  readonly face: FaceView;
+  readonly nowMs: number;
+  readonly zone: string;
+}) {
+  const dryMs = face.stages.find((s) => s.stage === 'touch')?.edge.worstMs ?? null;
+  return (
+    <p role="alert" className="border-l-4 border-bad pl-3">
+      The film is still wet: a gauge presses into it. Read a wet comb now, the gauge
+      {dryMs === null
+        ? ' once it is touch-dry'
+        : ` once it is touch-dry, ${moment(dryMs, nowMs, zone)} at the latest`}
+      .
+    </p>
+  );
+}
+
 function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
   const record = useRecord();
   const save = useSave();
   const filmUnit = usePrefs((s) => s.units.film);
-  const [how, setHow] = useState<How>('keypad');
   const [face, setFace] = useState<Face>(part.card.face);
+  const wet = part.faces.find((f) => f.face === face && f.cure === 'wet');
+  const [how, setHow] = useState<How>(wet ? 'comb' : 'keypad');
   const [rule, setRule] = useState<AcceptanceRule>('iso-19840');
   const [zero, setZero] = useState<GaugeZero>('smooth');
   const [profile, setProfile] = useState<ProfileGrade>(part.card.profileUm >= 40 ? 'medium' : 'none');
@@ -118,17 +154,8 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
   const judgement = body ? judgeFilm(body, areaM2) : null;
   const store = (): void => {
     if (!body) return;
-    const entry = {
-      kind: 'film-read',
-      partId: part.card.partId,
-      partName: part.card.name,
-      face: part.faces.length > 1 ? face : null,
-      happenedMs: Date.now(),
-      endedMs: null,
-      body: { ...body },
-      evidence: { verdict: judgement?.acceptance?.verdict ?? null, areaM2 },
-    } as const;
-    save.run(() => record(entry), onClose);
+    const evidence = { verdict: judgement?.acceptance?.verdict ?? null, areaM2 };
+    save.run(() => record({ ...readOf(part, face, body), evidence }), onClose);
   };
   return (
     <div className="flex flex-col gap-3">
@@ -143,6 +170,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
           />
         ) : null}
       </div>
+      {wet && how !== 'comb' ? <StillWet face={wet} nowMs={part.nowMs} zone={part.zone} /> : null}
       {how === 'comb' ? <CombEntry part={part} onBody={setComb} /> : null}
       {how === 'keypad' ? <Keypad onAdd={(x) => setReadings([...readings, x])} unit={filmUnit} /> : null}
       {how === 'file' ? (

@@ -79,7 +79,7 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
   const top = sheets.data?.sheets.find((s) => s.sheetId === view.topSheetId) ?? null;
   const verdict =
-    sheet && isNow && !correct ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs) : null;
+    sheet && isNow && !correct ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs, dryUm) : null;
   const log = (why: string): void => {
     const v = draft.read();
     const usedMl = millilitres(used.value);

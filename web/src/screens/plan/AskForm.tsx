@@ -14,14 +14,23 @@ interface Props {
   readonly onChange: (ask: PlanAsk) => void;
 }
 
-const whole = (text: string, least: number, most: number, or: number): number => {
-  const n = Math.round(Number(text));
-  return text.trim() === '' || !Number.isFinite(n) ? or : Math.min(most, Math.max(least, n));
-};
-
 /** What a plan is asked for: which machines by when, who comes, and where coats are laid. */
 export function AskForm({ ask, machines, places, todayIso, onChange }: Props) {
   const set = (patch: Partial<PlanAsk>): void => onChange({ ...ask, ...patch });
+  const whole = (key: 'people' | 'painters' | 'weeks', label: string, hint: string, most: number) => (
+    <Field label={label} hint={hint}>
+      <input
+        type="number"
+        min={1}
+        max={most}
+        value={ask[key]}
+        onChange={(e) => {
+          const n = Math.round(Number(e.target.value));
+          if (n >= 1) set({ [key]: Math.min(most, n) });
+        }}
+      />
+    </Field>
+  );
   return (
     <div className="grid gap-3 md:grid-cols-[minmax(260px,1fr)_minmax(0,2fr)]">
       <fieldset>
@@ -33,33 +42,9 @@ export function AskForm({ ask, machines, places, todayIso, onChange }: Props) {
         </ul>
       </fieldset>
       <div className="grid content-start gap-x-3 gap-y-1 sm:grid-cols-3">
-        <Field label="People who come" hint="as a rule">
-          <input
-            type="number"
-            min={1}
-            max={40}
-            value={ask.people}
-            onChange={(e) => set({ people: whole(e.target.value, 1, 40, ask.people) })}
-          />
-        </Field>
-        <Field label="Of them spray" hint="at one time">
-          <input
-            type="number"
-            min={1}
-            max={10}
-            value={ask.painters}
-            onChange={(e) => set({ painters: whole(e.target.value, 1, 10, ask.painters) })}
-          />
-        </Field>
-        <Field label="Weeks ahead" hint="1 to 26">
-          <input
-            type="number"
-            min={1}
-            max={26}
-            value={ask.weeks}
-            onChange={(e) => set({ weeks: whole(e.target.value, 1, 26, ask.weeks) })}
-          />
-        </Field>
+        {whole('people', 'People who come', 'as a rule', 40)}
+        {whole('painters', 'Of them spray', 'at one time', 10)}
+        {whole('weeks', 'Weeks ahead', '1 to 26', 26)}
         <SelectField
           label="Coats are laid"
           value={ask.coatPlaceId ?? ''}

@@ -19,6 +19,24 @@ import type { Making } from './usePlanner.ts';
 import { usePlanning } from './usePlanning.ts';
 import { WorkPanel } from './WorkPanel.tsx';
 
+type Nothing = Parameters<typeof Empty>[0];
+const NO_MACHINE: Nothing = {
+  title: 'Nothing to plan yet',
+  text: 'A plan is made of machines whose parts have a route. Name a machine, survey its parts, choose their routes.',
+  next: { to: '/machines', text: 'To the machines' },
+};
+const NO_SESSION: Nothing = {
+  title: 'Nobody said when people come',
+  text: 'A plan fills the evenings and Saturdays on which somebody is there. Say which those are.',
+  next: { to: '/settings', text: 'Say when we come' },
+};
+const NoPlan = (nothing: Nothing) => (
+  <div className="p-4">
+    <Heading title={['Plan']}>Plan</Heading>
+    <Empty {...nothing} />
+  </div>
+);
+
 /** What each session should do, in which gun-loads, and when the machine is done. */
 export default function PlanScreen() {
   const shop = useShop();
@@ -30,28 +48,8 @@ export default function PlanScreen() {
   if (!machines.data) return <Waiting error={machines.error} what="machines" />;
   if (stored.data === undefined) return <Waiting error={stored.error} what="plan" />;
   const inUse = machines.data.machines.filter((m) => !m.isAway);
-  if (inUse.length === 0)
-    return (
-      <div className="p-4">
-        <Heading title={['Plan']}>Plan</Heading>
-        <Empty
-          title="Nothing to plan yet"
-          text="A plan is made of machines whose parts have a route. Name a machine, survey its parts, choose their routes."
-          next={{ to: '/machines', text: 'To the machines' }}
-        />
-      </div>
-    );
-  if (shop.data.attendance.weekly.length === 0)
-    return (
-      <div className="p-4">
-        <Heading title={['Plan']}>Plan</Heading>
-        <Empty
-          title="Nobody said when people come"
-          text="A plan fills the evenings and Saturdays on which somebody is there. Say which those are."
-          next={{ to: '/settings', text: 'Say when we come' }}
-        />
-      </div>
-    );
+  if (inUse.length === 0) return <NoPlan {...NO_MACHINE} />;
+  if (shop.data.attendance.weekly.length === 0) return <NoPlan {...NO_SESSION} />;
   return (
     <Planning
       key={stored.data.plan?.planId ?? 'none'}
