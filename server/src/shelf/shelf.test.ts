@@ -167,7 +167,7 @@ describe('a mix', () => {
   it('litres balance, and a measured film above the pour is shown as a conflict', async () => {
     const read = factInput('film-read', FRAME, 0.95, {
       scope: 'system',
-      by: 'gauge',
+      by: 'comb',
       readingsUm: [900, 900, 900, 900, 900],
       perSpot: 1,
       zero: 'on-profile',
