@@ -61,6 +61,7 @@ export function planProblem(snapshot: Snapshot, data: AirData, ask: PlanAsk): Pl
   const fromMs = Math.min(sinceMs, snapshot.fromMs);
   const none = { past: [], thinned: [], recent: [] };
   const usualDays: Record<string, number> = {};
+  const warmAir = new Map<string, { readonly track: readonly AirStretch[] }>();
   const air = new Map(
     shop.places.map((p) => {
       const { track } = placeAir(p, data.places[p.placeId] ?? none, data.outdoor, fromMs, nowMs, endMs);
@@ -68,12 +69,17 @@ export function planProblem(snapshot: Snapshot, data: AirData, ask: PlanAsk): Pl
       usualDays[p.placeId] = usual?.days ?? 0;
       const known = planAir(track, usual, zone, Math.max(nowMs, data.forecastEndMs), endMs);
       const heat = ask.heat.filter((h) => h.placeId === p.placeId);
+      // What the days of the last weeks would have been, had the heat been on: past the forecast they stand for the days to come.
+      const always = heat.map((h) => ({ ...h, fromMs: fromMs - DAY_MS, toMs: endMs }));
+      warmAir.set(p.placeId, { track: heat.length === 0 ? known : heated(known, always) });
       return [p.placeId, { track: heated(known, heat) }] as const;
     }),
   );
   const nights = nightsBetween(zone, fromMs, endMs);
   const forecastEndMs = Math.max(nowMs, data.forecastEndMs);
-  const frame = { air, nights, nowMs, fromMs, horizonMs: endMs, forecastEndMs, tracks: new Map() };
+  const shared = { nights, nowMs, fromMs, horizonMs: endMs };
+  const frame = { ...shared, air, forecastEndMs, tracks: new Map() };
+  const warmFrame = { ...shared, air: warmAir, tracks: new Map() };
   const wanted = partsInUse(snapshot).filter((p) =>
     ask.machines.some((m) => m.machineId === p.row.machineId),
   );
@@ -81,7 +87,9 @@ export function planProblem(snapshot: Snapshot, data: AirData, ask: PlanAsk): Pl
   const parts = wanted.flatMap((part): PlanPart[] => {
     const chain = operationsOf(snapshot, part, ask.coatPlaceId);
     asks.push(...chain.asks);
-    return chain.ops.length === 0 ? [] : [partOf({ shop, frame, sinceMs }, part, chain, ask.coatPlaceId)];
+    return chain.ops.length === 0
+      ? []
+      : [partOf({ shop, frame, warmFrame, heat: ask.heat, sinceMs }, part, chain, ask.coatPlaceId)];
   });
   return {
     ask,
@@ -109,15 +117,31 @@ const MOST_WARM_UP_MS = DAY_MS / 2;
 interface Ground {
   readonly shop: ShopState;
   readonly frame: SurfaceFrame & { readonly forecastEndMs: number };
+  readonly warmFrame: SurfaceFrame;
+  readonly heat: PlanAsk['heat'];
   readonly sinceMs: number;
 }
 
+/** A part's days in a place with the heat on, where it is to be on. */
+function warmOf(
+  { shop, warmFrame, heat, sinceMs }: Ground,
+  part: DerivedPart,
+  placeId: string | null,
+  isCarried: boolean,
+): PlanSurface['warm'] {
+  const spans = heat.filter((h) => h.placeId === placeId);
+  if (spans.length === 0) return null;
+  const to = isCarried ? { placeId: placeId!, atMs: sinceMs } : null;
+  return { spans, days: surfaceOf(shop, warmFrame, part, sinceMs, to) };
+}
+
 function partOf(
-  { shop, frame, sinceMs }: Ground,
+  ground: Ground,
   part: DerivedPart,
   { ops, films }: Pick<PlanPart, 'ops' | 'films'>,
   coatPlaceId: string | null,
 ): PlanPart {
+  const { shop, frame, sinceMs } = ground;
   const isOutdoors = (placeId: string | null): boolean =>
     shop.places.find((p) => p.placeId === placeId)?.exposure === 'outdoors';
   const track = surfaceOf(shop, frame, part, sinceMs);
@@ -125,6 +149,7 @@ function partOf(
   const days = isCarried
     ? surfaceOf(shop, frame, part, sinceMs, { placeId: coatPlaceId!, atMs: sinceMs })
     : track;
+  const warm = isCarried ? warmOf(ground, part, coatPlaceId, true) : null;
   const moved = new Map<number, PlanSurface>();
   return {
     partId: part.row.partId,
@@ -133,7 +158,7 @@ function partOf(
     placeId: part.placeId!,
     substrate: part.row.substrate,
     isOutdoors: isOutdoors(part.placeId),
-    surface: { track, days: track },
+    surface: { track, days: track, warm: warmOf(ground, part, part.placeId, false) },
     carry: isCarried
       ? {
           placeId: coatPlaceId!,
@@ -144,11 +169,11 @@ function partOf(
           ),
           surfaceFrom: (atMs) => {
             // Past the forecast one evening is like another: what has no film on it yet is taken as if it had stood there.
-            if (films.length === 0 && atMs >= frame.forecastEndMs) return { track: days, days };
+            if (films.length === 0 && atMs >= frame.forecastEndMs) return { track: days, days, warm };
             let surface = moved.get(atMs);
             if (!surface) {
               const to = { placeId: coatPlaceId!, atMs };
-              moved.set(atMs, (surface = { track: surfaceOf(shop, frame, part, sinceMs, to), days }));
+              moved.set(atMs, (surface = { track: surfaceOf(shop, frame, part, sinceMs, to), days, warm }));
             }
             return surface;
           },

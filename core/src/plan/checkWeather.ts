@@ -19,6 +19,12 @@ function daysBack(zone: string, atMs: number, days: number): number {
   return thenMs + offsetByHourMs(zone, atMs) - offsetByHourMs(zone, thenMs);
 }
 
+/** Which days stand for a span: with the heat on, where it is on from beginning to end. */
+function pastOf({ days, warm }: PlanSurface, fromMs: number, toMs: number): PlanSurface['days'] {
+  const isWarm = warm !== null && warm.spans.some((s) => fromMs >= s.fromMs && toMs <= s.toMs);
+  return isWarm ? warm.days : days;
+}
+
 /** Whether the air lets a coat go on over a span, and past the forecast on what share of days. */
 export function gateOf(
   p: PlanProblem,
@@ -41,12 +47,13 @@ export function gateOf(
   if (toMs <= p.forecastEndMs) return { isOpen: true, share: 1 };
   const begin = Math.max(fromMs, p.forecastEndMs);
   const first = Math.ceil((toMs - p.nowMs) / DAY_MS);
+  const past = pastOf(surface, begin, toMs);
   let held = 0;
   let days = 0;
   for (let d = 0; d < DAYS_LOOKED_AT; d++) {
     const shift = daysBack(p.zone, begin, first + d) - begin;
     const seen = [];
-    for (let atMs = begin; atMs < toMs; atMs += LOOK_MS) seen.push(look(surface.days, atMs + shift));
+    for (let atMs = begin; atMs < toMs; atMs += LOOK_MS) seen.push(look(past, atMs + shift));
     if (seen.includes('fail')) days++;
     else if (!seen.includes('unknown')) {
       days++;
@@ -70,11 +77,12 @@ export function bareEnd(
   };
   if (sinceMs < p.forecastEndMs) return sinceMs + (lasts(surface.track, sinceMs) ?? 0);
   const first = Math.ceil((sinceMs + DAY_MS - p.nowMs) / DAY_MS);
+  const past = pastOf(surface, sinceMs, sinceMs + DAY_MS / 2);
   const all: number[] = [];
   for (let d = 0; d < DAYS_LOOKED_AT; d++) {
     const thenMs = daysBack(p.zone, sinceMs, first + d);
-    if (surfaceAt(surface.days, thenMs)?.source !== 'lag') continue;
-    const ms = lasts(surface.days, thenMs);
+    if (surfaceAt(past, thenMs)?.source !== 'lag') continue;
+    const ms = lasts(past, thenMs);
     if (ms !== null) all.push(ms);
   }
   if (all.length < LEAST_DAYS) return sinceMs;

@@ -181,7 +181,7 @@ describe('air in a plan', () => {
     const p = problem(NOW, [part('p', track, [])], []);
     const from = at('2026-03-18T19:00');
     const { odds, status } = new PlanWeather(p).verdict(
-      { track, days: track },
+      { track, days: track, warm: null },
       sheet(),
       from,
       from + HOUR_MS,
@@ -189,6 +189,21 @@ describe('air in a plan', () => {
     expect(odds).toBeGreaterThan(0.6);
     expect(odds).toBeLessThan(0.8);
     expect(status).not.toBe('fail');
+  });
+  it('heat past the forecast is held against the last weeks as they would have been with it on', () => {
+    const [cold, warmed] = [steady(4, 60), steady(18, 40)];
+    const from = at('2026-03-18T19:00');
+    const span = { fromMs: from - 2 * HOUR_MS, toMs: from + 12 * HOUR_MS };
+    const heated = { track: cold, days: cold, warm: { spans: [span], days: warmed } };
+    const weather = new PlanWeather(problem(NOW, [part('p', cold, [])], []));
+    const verdict = (days: number) =>
+      weather.verdict(heated, sheet(), from + days * DAY_MS, from + days * DAY_MS + 3 * HOUR_MS);
+    expect(verdict(1)).toMatchObject({ status: 'fail', odds: 0 });
+    // Its own track is cold still: a casting that the heat has not reached.
+    expect(verdict(0).status).toBe('fail');
+    const through = { ...heated, track: warmed };
+    expect(weather.verdict(through, sheet(), from, from + 3 * HOUR_MS)).toEqual({ status: 'pass', odds: 1 });
+    expect(weather.verdict(through, sheet(), from + DAY_MS, from + DAY_MS + 3 * HOUR_MS).odds).toBe(0);
   });
   it('fewer than fourteen days of readings say nothing of the weeks to come', () => {
     const { track } = air(NOW, END, () => ({ airC: 18, rhPct: 50 }));

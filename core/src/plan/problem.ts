@@ -108,6 +108,8 @@ export interface PlanOp {
 export interface PlanSurface {
   readonly track: readonly SurfaceStretch[];
   readonly days: readonly SurfaceStretch[];
+  /** While its place is kept warm: those days as they would have been with the heat on. */
+  readonly warm: { readonly spans: readonly Span[]; readonly days: readonly SurfaceStretch[] } | null;
 }
 
 /** A part with what is left to do, in order. */

@@ -59,6 +59,10 @@ class GateLine {
 }
 
 const STATUSES: readonly GateStatus[] = ['pass', 'marginal', 'unknown', 'fail'];
+/** The days that stand for a span: those with the heat on where it is on all through it. */
+const daysFor = ({ days, warm }: PlanSurface, fromMs: number, toMs: number): readonly SurfaceStretch[] =>
+  warm?.spans.some((s) => s.fromMs <= fromMs && toMs <= s.toMs) ? warm.days : days;
+
 const WORSE: Readonly<Record<GateStatus, number>> = { pass: 0, marginal: 1, unknown: 2, fail: 3 };
 const worse = (a: GateStatus, b: GateStatus): GateStatus => (WORSE[b] > WORSE[a] ? b : a);
 
@@ -115,8 +119,8 @@ export class PlanWeather {
     );
   }
 
-  private judge({ track, days }: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number): AirVerdict {
-    const line = this.line(track, sheet);
+  private judge(surface: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number): AirVerdict {
+    const line = this.line(surface.track, sheet);
     let status: GateStatus = 'pass';
     const knownMs = Math.min(toMs, this.forecastEndMs);
     for (let atMs = fromMs; atMs < knownMs && status !== 'fail'; atMs += STEP_MS)
@@ -124,6 +128,7 @@ export class PlanWeather {
     if (toMs <= this.forecastEndMs || status === 'fail') return { status, odds: null };
     // A casting that was carried in is cold for hours, whatever the days before were like.
     if (line.at(fromMs) === 'fail') return { status: 'fail', odds: 0 };
+    const days = daysFor(surface, Math.max(fromMs, this.forecastEndMs), toMs);
     return this.byDays(this.line(days, sheet), status, Math.max(fromMs, this.forecastEndMs), toMs);
   }
 
@@ -154,7 +159,9 @@ export class PlanWeather {
     return alongTrack(surface.track, `bare ${this.key} ${key}`, () => this.bareOut(surface, fromMs, limit));
   }
 
-  private bareOut({ track, days }: PlanSurface, fromMs: number, limit: BareLimit): number {
+  private bareOut(surface: PlanSurface, fromMs: number, limit: BareLimit): number {
+    const { track } = surface;
+    const days = daysFor(surface, fromMs, fromMs + DAY_MS / 2);
     const worstOf = (atMs: number, on = days): number | null => {
       const edge = bareEdge(on, atMs, limit);
       return edge === null || edge.isUnknown ? null : (edge.worstMs ?? Infinity) - atMs;

@@ -109,7 +109,7 @@ export function part(partId: string, track: readonly SurfaceStretch[], ops: read
     placeId: 'booth',
     substrate: 'steel-plate',
     isOutdoors: false,
-    surface: { track, days: track },
+    surface: { track, days: track, warm: null },
     carry: null,
     films: [],
     bare: null,
