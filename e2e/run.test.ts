@@ -19,7 +19,7 @@ const line = (page: Page, name: string) => page.locator('ul[aria-label="The rack
 /** What the rack keeps on the device, with every flash over: a test does not wait twenty minutes. */
 const flashesOver = (page: Page): Promise<void> =>
   page.evaluate(() => {
-    const kept = JSON.parse(localStorage['calvetta-run']!) as {
+    const kept = JSON.parse(localStorage['calvetta-run']) as {
       state: { rack: { parts: { readyMs: number | null }[] } };
     };
     for (const p of kept.state.rack.parts) p.readyMs = Date.now() - 1000;
