@@ -250,7 +250,10 @@ export class Decoder {
       if (this.attempt(way, block, at)) return null;
       const first = carriedFirst(block);
       if (first && this.attempt(way, first, at)) return null;
-      at = { ms: at.ms + NUDGE_MS, binds: { by: 'bare', opId: null, edgeMs: null } };
+      at = {
+        ms: at.ms + NUDGE_MS,
+        binds: { by: block[0]!.bares ? 'bare' : 'window', opId: null, edgeMs: null },
+      };
     }
     return isTooLong(block) ? 'bare-too-long' : 'no-room';
   }

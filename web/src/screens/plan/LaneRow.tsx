@@ -151,8 +151,8 @@ function BlockButton({ block, label, left, width, isChosen, isStop, onBlock, onD
   const isCoat = block.coat !== null;
   const press = (e: PointerEvent): void => {
     onBlock(block.opId);
-    // A finger scrolls; a mouse or a pen drags.
-    if (e.pointerType !== 'touch') onDrag(block.opId);
+    // A finger scrolls; a mouse or a pen drags. What mends a window goes with its coat.
+    if (e.pointerType !== 'touch' && !block.isMend) onDrag(block.opId);
   };
   return (
     <button

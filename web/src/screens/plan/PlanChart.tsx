@@ -105,6 +105,7 @@ function stepTo(
     return null;
   }
   if (e.shiftKey) {
+    if (block.isMend) return null;
     const from = columns.findIndex(
       (c) => c.fromMs <= block.spans[0]!.fromMs && block.spans[0]!.fromMs < c.toMs,
     );
