@@ -1,0 +1,210 @@
+import { rangeFailure, type OutOfRange } from '../base/failure.ts';
+import { ok, type Result } from '../base/result.ts';
+
+/**
+ * Levelling: how many cycles of filling and blocking are to go, and when to stop. All figures of the trade here are common practice with
+ * no published source; the interval of the crossing is Fieller's (inverse regression, quoted from memory).
+ */
+
+/** Standards a surface is levelled to, set before the first cycle. */
+export const LEVEL_STANDARDS = ['working', 'as-built', 'show'] as const;
+export type LevelStandard = (typeof LEVEL_STANDARDS)[number];
+/** Share of low still showing under guide coat that meets a standard, %. Working is judged by water and touch, not by this. */
+export const STOP_AT_PCT: Readonly<Record<LevelStandard, number>> = { working: 15, 'as-built': 5, show: 2 };
+
+export const LEVEL_WITH = [
+  'body-filler',
+  'one-pack-putty',
+  'two-pack-putty',
+  'spray-filler',
+  'surfacer',
+] as const;
+export type LevelWith = (typeof LEVEL_WITH)[number];
+/** Most in one pass and altogether, mm. Null: the product's total film decides. */
+export const LEVEL_LIMITS: Readonly<
+  Record<LevelWith, { readonly passMm: number; readonly allMm: number | null }>
+> = {
+  'body-filler': { passMm: 1.5, allMm: 3 },
+  'one-pack-putty': { passMm: 0.3, allMm: 0.3 },
+  'two-pack-putty': { passMm: 1, allMm: 1 },
+  'spray-filler': { passMm: 0.25, allMm: 1 },
+  surfacer: { passMm: 0.1, allMm: null },
+};
+/** Of what goes on, so much is sanded off again. */
+export const SANDED_SHARE = 0.5;
+
+export interface CyclesAsked {
+  readonly lowMm: number;
+  readonly buildMm: number;
+  readonly sandedShare?: number;
+}
+/** Cycles that fill a low of a depth: what stays of each pass adds up. */
+export function cyclesToFill({
+  lowMm,
+  buildMm,
+  sandedShare = SANDED_SHARE,
+}: CyclesAsked): Result<number, OutOfRange> {
+  const wrong =
+    rangeFailure('lowMm', lowMm, 0, 50, 'mm') ??
+    rangeFailure('buildMm', buildMm, 0.001, 20, 'mm') ??
+    rangeFailure('sandedShare', sandedShare, 0, 0.95, '');
+  if (wrong) return { ok: false, error: wrong };
+  return ok(Math.max(0, Math.ceil(lowMm / (buildMm * (1 - sandedShare)) - 1e-9)));
+}
+
+/** Whether a low may be filled with it, and why not: too much in all by the trade, or by the product's own total film, µm. */
+export function fillsWith(
+  what: LevelWith,
+  lowMm: number,
+  surfacerTotalUm: number | null,
+): { readonly cycles: number; readonly tooDeepMm: number | null } {
+  const { passMm, allMm } = LEVEL_LIMITS[what];
+  const cycles = Math.ceil(lowMm / (passMm * (1 - SANDED_SHARE)) - 1e-9);
+  const most = allMm ?? (surfacerTotalUm === null ? null : surfacerTotalUm / 1000);
+  return { cycles, tooDeepMm: most !== null && lowMm > most + 1e-9 ? most : null };
+}
+
+/** A cycle: what went on and how it was blocked, and what still showed under the guide coat after it. */
+export interface LevelCycle {
+  readonly what: LevelWith;
+  readonly gritP: number;
+  readonly showingPct: number;
+  readonly minutes: number | null;
+}
+/** A share of nothing is counted as half a per cent: its logarithm has to be something. */
+const LEAST_PCT = 0.5;
+/** What a cycle usually leaves of what showed. */
+export const USUAL_FACTOR = 0.65;
+/** A cycle that leaves so much has changed nothing. */
+const STUCK_FACTOR = 0.9;
+
+export type Crossing =
+  /** Cycle number at which the share falls to the standard, counted as the cycles are, and its 90 % interval. */
+  | {
+      readonly kind: 'fitted';
+      readonly atCycle: number;
+      readonly fromCycle: number;
+      readonly toCycle: number;
+    }
+  /** Too few cycles yet: the usual factor. */
+  | { readonly kind: 'usual'; readonly atCycle: number }
+  /** It cannot be told from standing still. */
+  | { readonly kind: 'not-surely-falling' };
+
+export interface LevelState {
+  readonly cycles: number;
+  /** Cycles of the run that is fitted: since product or grit last changed. */
+  readonly fitted: number;
+  readonly factor: number;
+  readonly crossing: Crossing;
+  readonly moreCycles: number | null;
+  /** Minutes of hands to go, by this part's own cycles. */
+  readonly moreMinutes: number | null;
+  readonly isMet: boolean;
+  /** Two cycles running that left more than nine tenths: another way of doing it is wanted. */
+  readonly isStuck: boolean;
+}
+
+/** Student's t, one-sided 95 %, by degrees of freedom 1… (tables; quoted from memory). */
+const T95 = [
+  6.3138, 2.92, 2.3534, 2.1318, 2.015, 1.9432, 1.8946, 1.8595, 1.8331, 1.8125, 1.7959, 1.7823, 1.7709, 1.7613,
+  1.7531,
+];
+const t95 = (df: number): number => T95[df - 1] ?? 1.75;
+
+interface Line {
+  readonly n: number;
+  readonly meanX: number;
+  readonly meanY: number;
+  readonly sxx: number;
+  readonly slope: number;
+  /** Residual variance; 0 for two points. */
+  readonly s2: number;
+}
+function lineOf(ys: readonly number[]): Line {
+  const n = ys.length;
+  const meanX = (n + 1) / 2;
+  const meanY = ys.reduce((a, y) => a + y, 0) / n;
+  let sxx = 0;
+  let sxy = 0;
+  ys.forEach((y, i) => {
+    sxx += (i + 1 - meanX) ** 2;
+    sxy += (i + 1 - meanX) * (y - meanY);
+  });
+  const slope = sxy / sxx;
+  const rest = ys.reduce((a, y, i) => a + (y - meanY - slope * (i + 1 - meanX)) ** 2, 0);
+  return { n, meanX, meanY, sxx, slope, s2: n > 2 ? rest / (n - 2) : 0 };
+}
+
+/** Where the line falls to a share, with Fieller's 90 % interval; g ≥ 1 or a line that does not fall: it is not surely falling. */
+function crossingOf(line: Line, targetPct: number): Crossing {
+  if (line.slope >= 0) return { kind: 'not-surely-falling' };
+  const x0 = line.meanX + (Math.log(targetPct) - line.meanY) / line.slope;
+  const t = t95(line.n - 2);
+  const g = (t * t * line.s2) / (line.slope ** 2 * line.sxx);
+  if (g >= 1) return { kind: 'not-surely-falling' };
+  const d = x0 - line.meanX;
+  const middle = line.meanX + d / (1 - g);
+  const half =
+    ((t * Math.sqrt(line.s2)) / (Math.abs(line.slope) * (1 - g))) *
+    Math.sqrt((1 - g) / line.n + (d * d) / line.sxx);
+  return { kind: 'fitted', atCycle: x0, fromCycle: middle - half, toCycle: middle + half };
+}
+
+/** Cycles since the product or the grit last changed: before that another curve fell. */
+function runOf(cycles: readonly LevelCycle[]): readonly LevelCycle[] {
+  const last = cycles[cycles.length - 1];
+  if (!last) return [];
+  const from = cycles.findLastIndex((c) => c.what !== last.what || c.gritP !== last.gritP);
+  return cycles.slice(from + 1);
+}
+
+/** How the levelling stands and how much is to go to a standard. Null: nothing was measured yet. */
+export function levelState(cycles: readonly LevelCycle[], standard: LevelStandard): LevelState | null {
+  const last = cycles[cycles.length - 1];
+  if (!last) return null;
+  const targetPct = STOP_AT_PCT[standard];
+  const run = runOf(cycles);
+  const before = cycles.length - run.length;
+  const ys = run.map((c) => Math.log(Math.max(LEAST_PCT, c.showingPct)));
+  const isFitted = run.length >= 3;
+  const line = isFitted ? lineOf(ys) : null;
+  const factor = line ? Math.exp(line.slope) : USUAL_FACTOR;
+  const crossing: Crossing = line
+    ? shifted(crossingOf(line, targetPct), before)
+    : {
+        kind: 'usual',
+        atCycle:
+          cycles.length +
+          Math.max(0, Math.log(targetPct / Math.max(LEAST_PCT, last.showingPct)) / Math.log(USUAL_FACTOR)),
+      };
+  const isMet = last.showingPct <= targetPct;
+  const more =
+    crossing.kind === 'not-surely-falling'
+      ? null
+      : Math.max(0, Math.ceil(crossing.atCycle - 1e-9) - cycles.length);
+  const moreCycles = isMet ? 0 : more === null ? null : Math.max(1, more);
+  const timed = cycles.flatMap((c) => (c.minutes === null ? [] : [c.minutes]));
+  const each = timed.length === 0 ? null : timed.reduce((a, m) => a + m, 0) / timed.length;
+  return {
+    cycles: cycles.length,
+    fitted: line ? run.length : 0,
+    factor,
+    crossing,
+    moreCycles,
+    moreMinutes: moreCycles === null || each === null ? null : moreCycles * each,
+    isMet,
+    isStuck: !isMet && stuck(cycles),
+  };
+}
+const shifted = (c: Crossing, by: number): Crossing =>
+  c.kind === 'fitted'
+    ? { ...c, atCycle: c.atCycle + by, fromCycle: c.fromCycle + by, toCycle: c.toCycle + by }
+    : c;
+
+function stuck(cycles: readonly LevelCycle[]): boolean {
+  const [a, b, c] = cycles.slice(-3).map((x) => Math.max(LEAST_PCT, x.showingPct));
+  return (
+    a !== undefined && b !== undefined && c !== undefined && b / a > STUCK_FACTOR && c / b > STUCK_FACTOR
+  );
+}
