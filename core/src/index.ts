@@ -214,7 +214,7 @@ export type { CureState } from './bench/film.ts';
 export { limitsOf, PREDICTED_SPREAD_K, unfitSpans } from './bench/air.ts';
 export { HEADLINES, type Headline } from './bench/headline.ts';
 export type { NextAct, ActCode } from './bench/act.ts';
-export { type CoatRefusal, mixTrouble, coatVerdict, coatedFace } from './bench/verdict.ts';
+export { type CoatRefusal, isFinal, mixTrouble, coatVerdict, coatedFace } from './bench/verdict.ts';
 
 // route
 export {
@@ -377,3 +377,79 @@ export {
   type AgendaLine,
   type AgendaSession,
 } from './plan/agenda.ts';
+
+// inspect
+export {
+  FINDING_KINDS,
+  PLAIN_FAULTS,
+  ALL_FAULTS,
+  REFER_SIGNS,
+  CLOSED_HOW,
+  type FindingKind,
+  type PlainFault,
+  type AnyFault,
+  type ReferSign,
+  type ClosedHow,
+  type HoldWhy,
+} from './inspect/kinds.ts';
+export { type Finding, isOpenFinding, foundAtMs } from './inspect/findings.ts';
+export { type EvidenceCode, EVIDENCE_CODES } from './inspect/faults/codes.ts';
+export {
+  FAULT_CAUSES,
+  FAULTS,
+  SEEN_AFTER,
+  LOOK_ALIKES,
+  type CauseIdOf,
+  type FaultId,
+  type SeenAfter,
+} from './inspect/faults/table.ts';
+export { candidatesOf, weigh, type Weighed, type Weighing } from './inspect/faults/weigh.ts';
+export { asksFor, type NextAsk } from './inspect/faults/ask.ts';
+export {
+  evidenceWith,
+  weighable,
+  READ_FROM_RECORD,
+  type Answered,
+  type Evident,
+} from './inspect/record/evidence.ts';
+export type { Figure } from './inspect/record/filmRecord.ts';
+export {
+  REMEDIES,
+  REMEDY_STEPS,
+  remedyFor,
+  type MendStepId,
+  type MendStepNow,
+  type RemedyId,
+  type WaitsFor,
+} from './inspect/remedies.ts';
+export { judgePits, likelySlips, DEEPEST_PIT_MM, type NoEstimate, type PitVerdict } from './inspect/pits.ts';
+export {
+  LEVEL_LIMITS,
+  LEVEL_STANDARDS,
+  LEVEL_WITH,
+  STOP_AT_PCT,
+  fillsWith,
+  levelState,
+  type LevelCycle,
+  type LevelStandard,
+  type LevelState,
+  type LevelWith,
+} from './inspect/level.ts';
+export {
+  REPAIRS,
+  repairOptions,
+  type PitRepair,
+  type RepairForbidden,
+  type RepairOption,
+} from './inspect/options.ts';
+export { BROKE_AT, TRIALS, crossCutClass, cutFor, rustDegree, trialVerdict } from './inspect/trial.ts';
+export {
+  inspectOf,
+  inspectList,
+  type FindingView,
+  type InspectList,
+  type InspectView,
+  type LevelView,
+  type OpenFinding,
+  type PitsView,
+} from './shop/views/inspect.ts';

@@ -19,6 +19,7 @@ import type {
 
 /** Words for every code, once: screens, documents and exports share them. */
 export const HEADLINE_WORDS: Readonly<Record<Headline, string>> = {
+  referred: 'referred',
   suspect: 'suspect',
   out: 'out',
   refused: 'refused',
@@ -31,6 +32,7 @@ export const HEADLINE_WORDS: Readonly<Record<Headline, string>> = {
   bare: 'bare',
   shut: 'shut',
   early: 'early',
+  mending: 'mending',
   curing: 'curing',
   waiting: 'not begun',
   cured: 'cured',
@@ -69,6 +71,8 @@ export const ACT_WORDS: Readonly<Record<ActCode, string>> = {
   'ask-sheet': 'Ask the sheet',
   'choose-route': 'Survey',
   prepare: 'Prepare',
+  refer: 'Ask a licensed person',
+  mend: 'Mend',
   'decide-colour': 'Decide the colour',
   cure: 'Let it cure',
   done: 'Done',

@@ -11,6 +11,8 @@ const term = (id: string, word: string, means: string): Term => ({ id, word, mea
 
 /** What each state of a part means, and what to do then. */
 const STATES: Readonly<Record<Headline, string>> = {
+  referred:
+    'Something was found that a licensed person has to judge: a crack, wall lost on a critical part, or a sign that is not paint. Nothing goes over it until they have answered.',
   suspect:
     'Something on record does not fit: a wet film that was too thick, dew on a fresh coat, a reading nobody trusts. Look at it before the next coat.',
   out: 'The bare metal has stood too long in this air, or dew fell on it. Prepare it again.',
@@ -27,6 +29,7 @@ const STATES: Readonly<Record<Headline, string>> = {
   bare: 'Bare metal, ready for its first coat. Its clock runs by the damp of the air.',
   shut: 'The window has passed: the next coat would not bond by itself. Key it, and it opens again.',
   early: 'The last coat is too young for the next. It counts the temperature the part really had.',
+  mending: 'A fault was found, and what mends it is under way.',
   curing: 'The last coat is on and hardens. Do not clamp, sling or stack it yet.',
   waiting: 'Nothing has been begun on it.',
   cured: 'The last coat is hard, and the system is complete.',

@@ -26,6 +26,10 @@ export const LACK_WORDS: Readonly<Record<PlanLack, { readonly is: string; readon
     is: 'the colour is undecided',
     mend: 'Decide the colour; the coats before it are planned.',
   },
+  referred: {
+    is: 'something found on it waits for a licensed person',
+    mend: 'Log their answer on the finding.',
+  },
   suspect: { is: 'its film is suspect', mend: 'Test the film first.' },
   refused: { is: 'the next coat is refused on the one below', mend: 'Choose a route that its sheet allows.' },
   'unknown-window': {

@@ -5,6 +5,8 @@ const ALL_THE_SAME = 'say why and it is recorded so.';
 
 /** What each state means for the coat that was wanted, so that nobody needs to know our words for it. */
 const STATE_GLOSS: Readonly<Partial<Record<CoatRefusal['why'], string>>> = {
+  referred:
+    'something was found here that a licensed person has to judge, and it stays in sight until they have',
   unprepared:
     'nothing is recorded that prepares this surface: it was neither stripped nor abraded. Log what was done first',
   suspect: 'the film below cannot be trusted until it is tested',
@@ -29,6 +31,8 @@ export function coatRefusalWords(refusal: CoatRefusal): string {
       return `that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, ${ALL_THE_SAME}`;
     case 'mix-unknown':
       return `the pot life of that mix is not known here. Ask its sheet; if it was used all the same, ${ALL_THE_SAME}`;
+    case 'referred':
+      return `${STATE_GLOSS.referred}. Log their answer on the finding; no reason of ours lifts this.`;
     default: {
       const words = STATE_GLOSS[refusal.why] ?? SHUT_REASON_WORDS[refusal.why] ?? refusal.why;
       return `${words}. Next act: ${ACT_WORDS[refusal.act.code].toLowerCase()}. If it was done all the same, ${ALL_THE_SAME}`;

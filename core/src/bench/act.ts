@@ -1,4 +1,5 @@
 import { MINUTE_MS, type Span } from '../base/time.ts';
+import type { MendStepId, RemedyId } from '../inspect/remedies.ts';
 import type { FaceState } from './face.ts';
 import { gatesPass, mayTakeCoat, type Headline } from './headline.ts';
 
@@ -30,6 +31,16 @@ export type NextAct =
   | { readonly code: 'decide-colour'; readonly shutsMs: number | null }
   | { readonly code: 'choose-route'; readonly shutsMs: number | null }
   | { readonly code: 'prepare' }
+  /** Something found holds it: nothing goes on until a licensed person has answered. */
+  | { readonly code: 'refer'; readonly findingId: string }
+  /** A fault is being mended; null: all steps are done, and the finding is to be closed. */
+  | {
+      readonly code: 'mend';
+      readonly findingId: string;
+      readonly remedy: RemedyId;
+      readonly step: MendStepId | null;
+      readonly fromMs: number | null;
+    }
   | { readonly code: 'cure'; readonly serviceMs: number | null }
   | { readonly code: 'done' };
 export type ActCode = NextAct['code'];
@@ -60,6 +71,9 @@ const ROUTELESS: readonly Headline[] = ['waiting', 'bare', ...UNDECIDED];
 /** The next act on a face, by its headline. */
 export function nextAct(input: ActInput): NextAct {
   const { face, headline, hasRoute } = input;
+  if (face.referred) return { code: 'refer', findingId: face.referred.findingId };
+  const mend = mendAct(face, input.nowMs);
+  if (mend) return mend;
   if (!hasRoute && face.next === null && ROUTELESS.includes(headline))
     return { code: 'choose-route', shutsMs: face.lostAtMs };
   if (face.next === null && UNDECIDED.includes(headline))
@@ -87,10 +101,30 @@ export function nextAct(input: ActInput): NextAct {
     case 'waiting':
       return { code: 'prepare' };
     case 'cured':
+    case 'mending':
       return { code: 'done' };
     default:
       return coatAct(input);
   }
+}
+
+/** Steps that the clocks of the next coat lead to by themselves, where the route has one. */
+const LED_BY_CLOCKS: readonly MendStepId[] = ['wipe', 'prime-anew', 'coat-again'];
+
+/** What is next of a fault that is being mended; null: nothing is, or the next coat's own clocks lead there. */
+function mendAct(face: FaceState, nowMs: number): NextAct | null {
+  if (!face.mending) return null;
+  const { findingId, remedy, steps } = face.mending;
+  const next = steps.find((s) => !s.isDone) ?? null;
+  if (next && face.next && LED_BY_CLOCKS.includes(next.step)) return null;
+  const fromMs = next?.from?.worstMs ?? null;
+  return {
+    code: 'mend',
+    findingId,
+    remedy,
+    step: next?.step ?? null,
+    fromMs: fromMs !== null && fromMs > nowMs ? fromMs : null,
+  };
 }
 
 function earlyAct(input: ActInput): NextAct {

@@ -29,6 +29,8 @@ import {
 } from './film.ts';
 import { originMs } from '../facts/envelope.ts';
 import { lastOf, prepOf, type Face, type Fact } from '../facts/part.ts';
+import { findingsOf, holdOn, mendingOn, type Finding } from '../inspect/findings.ts';
+import { mendSteps, type MendStepNow, type RemedyId } from '../inspect/remedies.ts';
 import type { UntilTouch } from './air.ts';
 
 /** A coat the route still wants, in order. */
@@ -57,6 +59,13 @@ export interface BareState {
   readonly remedy: ReturnType<typeof remedyWhenOut>;
 }
 
+/** A fault of the face that is being mended: its steps, with what is done of them. */
+export interface Mending {
+  readonly findingId: string;
+  readonly remedy: RemedyId;
+  readonly steps: readonly MendStepNow[];
+}
+
 /** Everything derived about one face at `nowMs` (docs/decisions 7). */
 export interface FaceState {
   readonly face: Face;
@@ -69,6 +78,9 @@ export interface FaceState {
   /** Something is recorded that makes it fit for a coat: metal laid bare, a coat on it, or an old one keyed. */
   readonly isPrepared: boolean;
   readonly suspect: Suspicion | null;
+  /** What was found on it that no coat may cover until a licensed person has answered. */
+  readonly referred: Finding | null;
+  readonly mending: Mending | null;
   readonly key: Key | null;
   readonly next: PlannedCoat | null;
   readonly spans: readonly RibbonSpan[];
@@ -99,6 +111,8 @@ export interface FaceInput {
 }
 
 type Core = Omit<FaceState, 'gate' | 'untilTouch'>;
+/** What the clocks say, before what was found is put beside it. */
+type Clocked = Omit<Core, 'referred' | 'mending'>;
 
 /** Facts since the face was last taken back to metal: what came before is no longer on it. */
 export function factsSinceStrip(facts: readonly Fact[]): Fact[] {
@@ -131,9 +145,33 @@ export function deriveFace(input: FaceInput): Core {
   const next = input.planned[coats.length] ?? null;
   const bare = bareOf(input, facts, coats);
   const top = coats[coats.length - 1];
-  return top
+  const clocked = top
     ? coatedFace(input, facts, film, coats, top, next, bare)
     : uncoatedFace(input, facts, next, bare);
+  return { ...clocked, ...foundOn(input, coats) };
+}
+
+/** What was found on the face: what holds it, and what is being mended. Findings outlast a strip; what mends them reads on. */
+function foundOn(input: FaceInput, coats: readonly CoatState[]): Pick<Core, 'referred' | 'mending'> {
+  const own = input.facts.filter(
+    (f) => f.happenedAtMs <= input.nowMs && (f.face === null || f.face === input.face),
+  );
+  if (!own.some((f) => f.kind === 'found')) return { referred: null, mending: null };
+  const findings = findingsOf(own);
+  const mending = mendingOn(findings, input.face);
+  return {
+    referred: holdOn(findings, input.face),
+    mending: mending && {
+      findingId: mending.findingId,
+      remedy: mending.remedy!.body.remedy,
+      steps: mendSteps(
+        mending.remedy!.body.remedy,
+        originMs(mending.remedy!),
+        own,
+        coats.find((c) => c.factId === mending.fact.body.coatFactId) ?? coats[coats.length - 1] ?? null,
+      ),
+    },
+  };
 }
 
 function bareOf(input: FaceInput, facts: readonly Fact[], coats: readonly CoatState[]): BareState | null {
@@ -169,7 +207,7 @@ function uncoatedFace(
   facts: readonly Fact[],
   next: PlannedCoat | null,
   bare: BareState | null,
-): Core {
+): Clocked {
   const spans = bare ? bareSpans(bare, input.horizonMs) : [];
   return {
     face: input.face,
@@ -213,7 +251,7 @@ function coatedFace(
   top: CoatState,
   next: PlannedCoat | null,
   bare: BareState | null,
-): Core {
+): Clocked {
   const { nowMs } = input;
   const suspect = suspicionOf(top, film);
   const cure = cureAt(serviceOf(coats), nowMs);

@@ -6,6 +6,7 @@ import type { FaceState } from './face.ts';
  * what cannot be trusted, what is already spoilt, what must not be done, what is running out, what may go on, what waits.
  */
 export const HEADLINES = [
+  'referred',
   'suspect',
   'out',
   'refused',
@@ -18,6 +19,7 @@ export const HEADLINES = [
   'bare',
   'shut',
   'early',
+  'mending',
   'curing',
   'waiting',
   'cured',
@@ -37,13 +39,29 @@ function canOvercoat(overcoat: FaceState['overcoat']): boolean {
 
 /** The headline of a face: one word by the precedence above. */
 export function headlineOf(
-  face: Pick<FaceState, 'suspect' | 'bare' | 'overcoat' | 'coats' | 'cure' | 'next' | 'gate' | 'untilTouch'>,
+  face: Pick<
+    FaceState,
+    | 'suspect'
+    | 'bare'
+    | 'overcoat'
+    | 'coats'
+    | 'cure'
+    | 'next'
+    | 'gate'
+    | 'untilTouch'
+    | 'referred'
+    | 'mending'
+  >,
 ): Headline {
+  if (face.referred) return 'referred';
   if (face.suspect) return 'suspect';
   if (face.bare?.isOut) return 'out';
   if (face.bare?.edge?.isUnknown) return 'unknown';
   if (face.coats.length === 0) return uncoated(face);
-  if (face.overcoat === null) return face.cure === 'service' ? 'cured' : 'curing';
+  if (face.overcoat === null) {
+    if (face.mending) return 'mending';
+    return face.cure === 'service' ? 'cured' : 'curing';
+  }
   const held = mayTakeCoat(face) && !gatesPass(face);
   const { overcoat } = face;
   switch (overcoat) {

@@ -12,7 +12,7 @@ export interface Orderable {
   readonly redoHours: number;
 }
 
-const LOST: readonly Headline[] = ['shut', 'out', 'refused'];
+const LOST: readonly Headline[] = ['shut', 'out', 'refused', 'referred'];
 const DONE: readonly Headline[] = ['cured', 'waiting'];
 
 export const isLost = (headline: Headline): boolean => LOST.includes(headline);

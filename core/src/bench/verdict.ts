@@ -6,7 +6,17 @@ import type { Face } from '../facts/part.ts';
 import type { Headline } from './headline.ts';
 
 /** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass (docs/decisions 4). */
-const REFUSING = ['suspect', 'out', 'refused', 'unknown', 'lift', 'shut', 'early', 'held'] as const;
+const REFUSING = [
+  'referred',
+  'suspect',
+  'out',
+  'refused',
+  'unknown',
+  'lift',
+  'shut',
+  'early',
+  'held',
+] as const;
 /** A face of which nothing is recorded that prepares it. */
 const UNPREPARED = 'unprepared';
 
@@ -32,6 +42,9 @@ export type CoatRefusal =
       readonly headline: Headline;
       readonly act: NextAct;
     };
+
+/** No reason lifts it: what a licensed person has to answer is not painted over. */
+export const isFinal = (r: CoatRefusal): boolean => r.why === 'referred';
 
 /** What a verdict needs of a face: the server has it of any moment, a page of this one. */
 export interface CoatedFace {
@@ -66,9 +79,10 @@ export function coatVerdict(
   dftUm: number | null = null,
 ): CoatRefusal | null {
   const trouble = mix && mixTrouble(mix, atMs);
-  if (trouble) return { why: trouble, goneMs: mix.gone?.worstMs ?? null };
   const { headline, act } = face;
   const of = { face: face.face, headline, act };
+  if (headline === 'referred') return { why: headline, ...of };
+  if (trouble) return { why: trouble, goneMs: mix.gone?.worstMs ?? null };
   const rule = face.top && windowRule(face.top, sheet);
   if (rule?.kind === 'forbidden') return { why: rule.reason, ...of };
   // Another coat of the product still wet below is a stack: allowed, slowed, and shown.

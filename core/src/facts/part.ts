@@ -18,10 +18,20 @@ import { ACCEPTANCE } from '../film/accept.ts';
 import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
 import { GAUGE_ZEROS, PROFILES } from '../film/readings.ts';
 import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
+import { THINNER_GRADES } from '../mix/thinner.ts';
+import { EVIDENCE_CODES } from '../inspect/faults/codes.ts';
+import { FAULTS, SEEN_AFTER } from '../inspect/faults/table.ts';
+import { ALL_FAULTS, CLOSED_HOW, FINDING_KINDS, REFER_SIGNS } from '../inspect/kinds.ts';
+import { LEVEL_STANDARDS, LEVEL_WITH } from '../inspect/level.ts';
+import { REPAIRS } from '../inspect/options.ts';
+import { DEEPEST_PIT_MM } from '../inspect/pits.ts';
+import { REMEDIES } from '../inspect/remedies.ts';
+import { BROKE_AT, TRIALS } from '../inspect/trial.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
 import { SEEN_PAINT, SEEN_RUST, SEEN_WATER, type Seen } from '../route/surface/seen.ts';
 import { kind, originMs, standing, type Envelope } from './envelope.ts';
+import { RATIO_BY } from './stock.ts';
 
 export const FACES = ['A', 'B'] as const;
 export type Face = (typeof FACES)[number];
@@ -53,7 +63,8 @@ const limitUm = orNull(above0(THICKEST_READING_UM));
 export const PART_FACTS = {
   stripped: kind('Stripped', object({ method: oneOf(STRIP_METHODS) })),
   pretreated: kind('Pretreated', object({ method: oneOf(PRETREATMENTS) }, { limitHours: number(0.5, 168) })),
-  degreased: kind('Degreased', nothing),
+  /** Warmed out: heated so that the oil comes out of the pores. */
+  degreased: kind('Degreased', object({}, { isWarmedOut: yesNo() })),
   wiped: kind('Wiped down', nothing),
   abraded: kind('Abraded', object({ how: oneOf(['dry', 'wet']) }, { gritP: whole(16, 5000) })),
   'cut-through': kind('Cut through to metal', nothing),
@@ -73,6 +84,12 @@ export const PART_FACTS = {
         /** The mix it came from and how much of that went through the tool, mL: its batch, thinner and age follow. */
         mixId: id('mix'),
         usedMl: above0(LARGEST_BATCH_ML),
+        /** How it was laid, for whoever looks for the cause of a fault: each is left out where nobody noted it. */
+        thinnerGrade: oneOf(THINNER_GRADES),
+        gunMm: number(20, 1000),
+        ratioBy: oneOf(RATIO_BY),
+        isStirred: yesNo(),
+        isStrained: yesNo(),
       },
     ),
   ),
@@ -125,6 +142,85 @@ export const PART_FACTS = {
         /** It was done, and nobody remembers when: the entry's time is when it was written. */
         isTimeUnknown: yesNo(),
       },
+    ),
+  ),
+  /** Something found on it: what, where on the face (0…1 from its upper left corner), how much of it. */
+  found: kind(
+    'Found',
+    object(
+      { what: oneOf(FINDING_KINDS) },
+      {
+        fault: oneOf(ALL_FAULTS),
+        /** A second look that is seen beside the first. */
+        alsoFault: oneOf(FAULTS),
+        sign: oneOf(REFER_SIGNS),
+        /** The coat that shows it. */
+        coatFactId: uuid('fact'),
+        seenAfter: oneOf(SEEN_AFTER),
+        x: number(0, 1),
+        y: number(0, 1),
+        extentPct: number(0, 100),
+        count: whole(1, 100_000),
+        sizeMm: above0(10_000),
+        note: text(2000),
+      },
+    ),
+  ),
+  /** A piece of evidence about a fault, looked at, tried or remembered. */
+  'finding-answered': kind(
+    'Answered about a fault',
+    object({ findingId: uuid('fact'), code: oneOf(EVIDENCE_CODES), says: oneOf(['yes', 'no', 'unknown']) }),
+  ),
+  'remedy-set': kind(
+    'Remedy chosen',
+    object({ findingId: uuid('fact'), remedy: oneOf(REMEDIES) }, { causeId: text(60) }),
+  ),
+  'finding-closed': kind(
+    'Finding closed',
+    object(
+      { findingId: uuid('fact'), how: oneOf(CLOSED_HOW) },
+      {
+        causeId: text(60),
+        reason,
+        /** The licensed person, where one has answered. */
+        by: text(120),
+      },
+    ),
+  ),
+  'pits-measured': kind(
+    'Pits measured',
+    object(
+      {
+        deepestMm: list(number(0, DEEPEST_PIT_MM), 1, 500),
+        wholeOverPatch: number(1, 1_000_000),
+        isThrough: yesNo(),
+      },
+      {
+        findingId: uuid('fact'),
+        soundMm: above0(500),
+        soundBy: oneOf(['measured', 'nominal']),
+        leastMm: above0(500),
+      },
+    ),
+  ),
+  'repair-chosen': kind(
+    'Repair chosen',
+    object({ findingId: uuid('fact'), repair: oneOf(REPAIRS) }, { reason }),
+  ),
+  'level-set': kind('Standard of levelling set', object({ standard: oneOf(LEVEL_STANDARDS) })),
+  levelled: kind(
+    'Levelled',
+    object(
+      { what: oneOf(LEVEL_WITH), gritP: whole(16, 5000), showingPct: number(0, 100) },
+      { minutes: number(0.5, 1440) },
+    ),
+  ),
+  'adhesion-tried': kind(
+    'Adhesion tried',
+    object(
+      { by: oneOf(TRIALS), sheetId: id('sheet') },
+      { detachedPct: number(0, 100), isSound: yesNo(), pullMpa: number(0, 200), brokeAt: oneOf(BROKE_AT) },
+      ['detachedPct', 'isSound', 'pullMpa'],
     ),
   ),
   noted: kind('Noted', object({ text: text(2000) })),

@@ -2,6 +2,9 @@ import { above0, id, number, object, oneOf, orNull, text, type Fits } from '../b
 import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
 import { kind, standing, type Envelope } from './envelope.ts';
 
+/** How A and B were measured out. */
+export const RATIO_BY = ['scale', 'cup', 'eye'] as const;
+
 export const WASTE_REASONS = ['gone-off', 'spilt', 'in-the-gun', 'cleaning', 'other'] as const;
 /** A level may be nothing, never less. */
 const level = number(0, 1_000_000);
@@ -32,7 +35,7 @@ export const STOCK_FACTS = {
         thinnerMl: poured,
         placeId: orNull(id('place')),
       },
-      { note: text(300) },
+      { note: text(300), ratioBy: oneOf(RATIO_BY) },
     ),
   ),
   /** From a cup or straight from a tin: spilt, gone off, left in the gun, used for cleaning. */

@@ -49,7 +49,7 @@ const EULER = 0.5772156649015329;
 const GAUGE_MM = 0.05;
 const LEAST_PATCHES = 6;
 const ROUNDS = 500;
-const DEEPEST_MM = 50;
+export const DEEPEST_PIT_MM = 50;
 
 const mean = (xs: readonly number[]): number => xs.reduce((a, x) => a + x, 0) / xs.length;
 
@@ -147,7 +147,7 @@ export function judgePits(p: PatchPits): Result<PitVerdict, OutOfRange> {
       'deepestMm',
       x,
       0,
-      DEEPEST_MM,
+      DEEPEST_PIT_MM,
       'mm',
     ]),
   ]);

@@ -278,6 +278,7 @@ function lackOf(part: DerivedPart): PlanLack | null {
   if (part.placeId === null) return 'no-place';
   const faces = part.state.faces;
   if (bareNow(part)?.limit.kind === 'unknown') return 'unknown-bare';
+  if (faces.some((f) => f.referred !== null)) return 'referred';
   if (faces.some((f) => f.suspect !== null)) return 'suspect';
   if (faces.some((f) => f.headline === 'refused')) return 'refused';
   return null;

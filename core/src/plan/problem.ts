@@ -142,6 +142,7 @@ export const PLAN_LACKS = [
   'no-route',
   'no-place',
   'open-colour',
+  'referred',
   'suspect',
   'refused',
   'unknown-window',

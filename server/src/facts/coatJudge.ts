@@ -1,4 +1,4 @@
-import { coatedFace, coatVerdict, mixById, originMs, standingFacts, type Fact } from '@calvetta/core';
+import { coatedFace, coatVerdict, isFinal, mixById, originMs, standingFacts, type Fact } from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -23,7 +23,7 @@ export async function coatJudge(
   const snapshot = coats.some((c) => c.body.mixId !== undefined) ? await deps.model.snapshot() : null;
   return async (tx, workshopId, e) => {
     const { sheetId, mixId, reason } = e.body;
-    if (reason !== undefined || (await isJudged(tx, workshopId, e))) return;
+    if (await isJudged(tx, workshopId, e)) return;
     const happenedMs = Date.parse(e.happenedAt);
     const stored = await listFacts(tx, workshopId, [e.partId!]);
     const sheet = then?.shop.sheets.get(String(sheetId));
@@ -35,7 +35,8 @@ export async function coatJudge(
     for (const face of part.state.faces.filter((x) => e.face === null || x.face === e.face)) {
       const dftUm = typeof e.body.dftUm === 'number' ? e.body.dftUm : null;
       const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, happenedMs, dftUm);
-      if (refusal) throw new AppError('coat-refused', { ...refusal });
+      if (refusal && (reason === undefined || isFinal(refusal)))
+        throw new AppError('coat-refused', { ...refusal });
     }
   };
 }

@@ -3,6 +3,7 @@ import { HEADLINE_WORDS, stateTerm } from '@calvetta/contract/words';
 import { Word } from './Word.tsx';
 
 const TONE: Readonly<Record<Headline, string>> = {
+  referred: 'text-bad',
   suspect: 'text-bad',
   out: 'text-bad',
   refused: 'text-bad',
@@ -15,6 +16,7 @@ const TONE: Readonly<Record<Headline, string>> = {
   bare: 'text-warn',
   shut: 'text-bad',
   early: 'text-wait',
+  mending: 'text-warn',
   curing: 'text-quiet',
   waiting: 'text-quiet',
   cured: 'text-quiet',

@@ -15,7 +15,7 @@ export const GROUP_WORDS: Readonly<Record<Group, string>> = {
 };
 
 const DRYING: readonly Headline[] = ['early', 'lift', 'curing'];
-const LOST: readonly Headline[] = ['suspect', 'unknown', 'refused', 'shut', 'out'];
+const LOST: readonly Headline[] = ['referred', 'mending', 'suspect', 'unknown', 'refused', 'shut', 'out'];
 
 export function isInGroup(card: PartCard, group: Group): boolean {
   switch (group) {

@@ -1,0 +1,56 @@
+import { FAULTS } from './faults/table.ts';
+
+/** What can be found, from the bare metal to the finished film. */
+export const FINDING_KINDS = [
+  'fault',
+  'pits',
+  'crack',
+  'thinning',
+  'dent',
+  'pinhole',
+  'old-repair',
+  'leak',
+  'marking',
+  'missing',
+  'sign',
+] as const;
+export type FindingKind = (typeof FINDING_KINDS)[number];
+
+/** Faults with a look and a remedy, whose causes need no weighing. */
+export const PLAIN_FAULTS = [
+  'filiform',
+  'white-corrosion',
+  'two-metals-line',
+  'heat-discoloured',
+  'softened-by-fluid',
+  'chips',
+  'mottled',
+  'poor-hiding',
+  'water-spots',
+  'contact-prints',
+  'filler-rings',
+  'brush-marks',
+  'gelled-bits',
+] as const;
+export type PlainFault = (typeof PLAIN_FAULTS)[number];
+export const ALL_FAULTS = [...FAULTS, ...PLAIN_FAULTS] as const;
+export type AnyFault = (typeof ALL_FAULTS)[number];
+
+/** Signs in the paint of something that is not paint. They are referred. */
+export const REFER_SIGNS = [
+  'crack-over-weld',
+  'trails-behind-rivets',
+  'rust-weeping',
+  'scorched',
+  'stain-at-tank',
+  'bulge',
+  'slip-mark-moved',
+] as const;
+export type ReferSign = (typeof REFER_SIGNS)[number];
+
+/** How a finding ends. Only a licensed person's answer ends one that holds the part. */
+export const CLOSED_HOW = ['repaired', 'accepted', 'licensed-answer', 'not-so'] as const;
+export type ClosedHow = (typeof CLOSED_HOW)[number];
+
+/** Why a finding keeps a coat off. */
+export type HoldWhy = 'sign' | 'critical' | 'not-known-whether-critical';
