@@ -51,6 +51,8 @@ export interface Weighed {
   readonly causeId: string;
   /** 0…1, of everything that is weighed, what no table knows among it. */
   readonly share: number;
+  /** Something that is so speaks for it, and not only what is not so against it. */
+  readonly isSupported: boolean;
   /** What moved it most, up and down, strongest first. */
   readonly up: readonly EvidenceCode[];
   readonly down: readonly EvidenceCode[];
@@ -179,6 +181,7 @@ export function weighThese(candidates: readonly Candidate[], told: Evidence): We
       fault: c.fault,
       causeId: c.cause.causeId,
       share: weights[i]! / total,
+      isSupported: c.blocks.some((b) => b.says === 'yes' && b.factor > 1),
       up: codesBy(c.blocks, true),
       down: codesBy(c.blocks, false),
       strong: (c.cause.speaks.forStrong ?? []).filter((code) => evidence.get(code)?.says === 'yes'),
@@ -196,9 +199,9 @@ const NAMED_SHARE = 0.4;
 function verdictOf(causes: readonly Weighed[], otherShare: number): Weighing['verdict'] {
   const [first, second] = causes;
   if (!first || otherShare > first.share) return 'something-else';
-  if (causes.every((c) => c.up.length === 0 && c.down.length > 0)) return 'something-else';
+  if (causes.every((c) => !c.isSupported && c.down.length > 0)) return 'something-else';
   const next = Math.max(second?.share ?? 0, otherShare);
-  const isNamed = first.up.length > 0 && first.share >= NAMED_SHARE && first.share >= 2 * next;
+  const isNamed = first.isSupported && first.share >= NAMED_SHARE && first.share >= 2 * next;
   return isNamed ? 'decided' : 'undecided';
 }
 

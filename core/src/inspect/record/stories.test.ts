@@ -873,10 +873,6 @@ describe('what the record says', () => {
       mix: { thinPct: 8, ratioOff: 0.01, measuredBy: 'scale', hardenerAge: 0.1, isPaintPast: false },
     };
     const { w } = told({ says: '', fault: 'sag', record, answers: { 'overlap-uneven': 'no' }, cause: '' });
-    console.log(
-      w,
-      told({ says: '', fault: 'sag', record, answers: { 'overlap-uneven': 'no' }, cause: '' }).list,
-    );
     expect(w.verdict).toBe('something-else');
   });
   it('minutes between coats are from the end of one to the start of the next', () => {
