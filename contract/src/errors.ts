@@ -1,4 +1,4 @@
-import type { CoatRefusal, OpenQuestion, Reason } from '@calvetta/core';
+import type { CoatRefusal, HoldWhy, OpenQuestion, Reason } from '@calvetta/core';
 
 export const ERROR_CODES = [
   'invalid-input',
@@ -14,6 +14,8 @@ export const ERROR_CODES = [
   'route-unsafe',
   'unknown-reference',
   'contradicts-later',
+  'closed-already',
+  'finding-holds',
   'bad-token',
   'rate-limited',
   'too-large',
@@ -86,6 +88,8 @@ export interface ErrorData {
   'version-conflict': BothVersions;
   'fact-conflict': BothVersions;
   'superseded-already': BothVersions;
+  'closed-already': BothVersions;
+  'finding-holds': { readonly holds: HoldWhy };
   'in-the-future': NotYet;
   'before-covered': { readonly field: string; readonly got: string; readonly covered: string };
   'no-product': { readonly problems: readonly FieldProblem[] };

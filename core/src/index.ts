@@ -392,7 +392,7 @@ export {
   type ClosedHow,
   type HoldWhy,
 } from './inspect/kinds.ts';
-export { type Finding, isOpenFinding, foundAtMs } from './inspect/findings.ts';
+export { type Finding, findingsOf, isOpenFinding, foundAtMs } from './inspect/findings.ts';
 export { type EvidenceCode, EVIDENCE_CODES } from './inspect/faults/codes.ts';
 export {
   FAULT_CAUSES,
@@ -416,6 +416,7 @@ export type { Figure } from './inspect/record/filmRecord.ts';
 export {
   REMEDIES,
   REMEDY_STEPS,
+  MEND_DONE_BY,
   remedyFor,
   type MendStepId,
   type MendStepNow,
@@ -437,7 +438,9 @@ export {
 } from './inspect/level.ts';
 export {
   REPAIRS,
+  EVEN_WEIGHTS,
   repairOptions,
+  type RepairWeights,
   type PitRepair,
   type RepairForbidden,
   type RepairOption,

@@ -10,6 +10,7 @@ import { AppError, errorHandler } from './http/errors.ts';
 import { contentTypes, frontDoor } from './http/frontDoor.ts';
 import { roomToWrite } from './http/roomToWrite.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
+import { inspectRoutes } from './inspect/inspect.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { planRoutes } from './plan/plan.routes.ts';
@@ -37,6 +38,7 @@ export const routersOf = (deps: Deps): Router[] =>
     factsRoutes,
     templatesRoutes,
     planRoutes,
+    inspectRoutes,
     shelfRoutes,
     packsRoutes,
     backupRoutes,

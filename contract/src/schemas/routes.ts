@@ -133,6 +133,8 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/templates', 'Surveys kept under a name'),
   send('post', '/templates', 'Keeps a survey under a name', surveyTemplate),
   drop('/templates/:templateId', 'Takes a template off the list'),
+  get('/inspect', 'What was found in the shop and is open, and what is being levelled'),
+  get('/parts/:partId/inspect', 'What was found on a part, with all that its causes are weighed from'),
   get('/plan', 'The plan that holds: what was asked, and what came of it'),
   send('post', '/plan', 'Keeps a plan in place of the one before, by its version', planInput),
   get('/plan.ics', 'The sessions of the plan that holds, for a calendar', { answers: 'text/calendar' }),

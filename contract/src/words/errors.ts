@@ -19,6 +19,10 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
     'A matter of life and limb: no reason lifts it. Change the steps named, or refer the part to the people named.',
   'unknown-reference': 'Name a part, place, person or sheet of this workshop.',
   'contradicts-later': 'A later entry depends on this one: void or correct that first.',
+  'closed-already':
+    'Someone closed this finding first. Read what they wrote; correct their entry if it is wrong.',
+  'finding-holds':
+    'Only the answer of a licensed person ends this: log who answered and what. No reason of ours lifts it.',
   'bad-token': 'Use the token shown for this probe under Air.',
   'rate-limited': 'Send fewer, larger batches: up to 1 000 readings a time.',
   'too-large': 'Send it in smaller pieces, or import it as a file.',

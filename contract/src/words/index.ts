@@ -10,3 +10,6 @@ export * from './shelf.ts';
 export * from './reasons.ts';
 export * from './refusal.ts';
 export * from './glossary.ts';
+export * from './evidence.ts';
+export * from './faults.ts';
+export * from './inspect.ts';

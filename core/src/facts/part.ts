@@ -150,6 +150,8 @@ export const PART_FACTS = {
     object(
       { what: oneOf(FINDING_KINDS) },
       {
+        /** Of a correction: the finding it corrects, whose answers and remedy stay with it. */
+        findingId: uuid('fact'),
         fault: oneOf(ALL_FAULTS),
         /** A second look that is seen beside the first. */
         alsoFault: oneOf(FAULTS),

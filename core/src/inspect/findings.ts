@@ -40,13 +40,16 @@ export function findingsOf(standing: readonly Fact[]): Finding[] {
   const critical = criticalFor(standing);
   const closed = new Map(ofKind(standing, 'finding-closed').map((f) => [f.body.findingId, f]));
   const remedies = new Map(ofKind(standing, 'remedy-set').map((f) => [f.body.findingId, f]));
-  return ofKind(standing, 'found').map((fact) => ({
-    findingId: fact.factId,
-    fact,
-    closed: closed.get(fact.factId) ?? null,
-    remedy: remedies.get(fact.factId) ?? null,
-    holds: closed.has(fact.factId) ? null : holdOf(fact, critical),
-  }));
+  return ofKind(standing, 'found').map((fact) => {
+    const findingId = fact.body.findingId ?? fact.factId;
+    return {
+      findingId,
+      fact,
+      closed: closed.get(findingId) ?? null,
+      remedy: remedies.get(findingId) ?? null,
+      holds: closed.has(findingId) ? null : holdOf(fact, critical),
+    };
+  });
 }
 
 export const isOpenFinding = (f: Finding): boolean => f.closed === null;

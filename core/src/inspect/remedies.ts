@@ -84,6 +84,14 @@ export const REMEDY_STEPS: Readonly<Record<RemedyId, readonly MendStep[]>> = {
   'refinish-for-sun': [step('abrade', 20, 'sand', ['abraded']), ...RECOAT],
 };
 
+/** The entry that says a step was done; null: none does. */
+export const MEND_DONE_BY: Readonly<Record<MendStepId, FactKind | null>> = Object.fromEntries(
+  MEND_STEPS.map((id) => [
+    id,
+    REMEDIES.flatMap((r) => REMEDY_STEPS[r]).find((s) => s.step === id)?.doneBy[0] ?? null,
+  ]),
+) as Record<MendStepId, FactKind | null>;
+
 const OF_FAULT: Readonly<Record<AnyFault, RemedyId>> = {
   sag: 'flat-and-polish',
   'dry-spray': 'flat-and-polish',

@@ -1,4 +1,12 @@
-import { coatedFace, coatVerdict, isFinal, mixById, originMs, standingFacts, type Fact } from '@calvetta/core';
+import {
+  coatedFace,
+  coatVerdict,
+  isFinal,
+  mixById,
+  originMs,
+  standingFacts,
+  type Fact,
+} from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';

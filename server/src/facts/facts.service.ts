@@ -16,6 +16,7 @@ import {
 } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { coatJudge } from './coatJudge.ts';
+import { FINDING_CHECKS } from './findingChecks.ts';
 import { wetFilmJudge } from './wetFilmJudge.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 
@@ -114,6 +115,7 @@ function refusedPart(each: boolean, batch: readonly FactInput[], error: unknown)
 
 type Judge = NonNullable<KindChecks['check']>;
 const partChecks = (judge: Judge, wetFilm: Judge): Checks => ({
+  ...FINDING_CHECKS,
   'film-read': { check: wetFilm },
   coated: {
     async check(tx, workshopId, e) {

@@ -18,6 +18,8 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'route-unsafe': 422,
   'unknown-reference': 422,
   'contradicts-later': 422,
+  'closed-already': 409,
+  'finding-holds': 422,
   'bad-token': 401,
   'rate-limited': 429,
   'too-large': 413,

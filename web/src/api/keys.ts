@@ -4,6 +4,9 @@ export const KEYS = {
   bench: ['bench'],
   machines: ['machines'],
   part: (partId: string | null) => ['part', partId],
+  /** Below its part, so that what makes the part stale makes this stale. */
+  inspect: (partId: string) => ['part', partId, 'inspect'],
+  inspectList: ['inspect'],
   air: (placeId: string | null) => ['air', placeId],
   sheets: ['sheets'],
   templates: ['templates'],
@@ -15,7 +18,16 @@ export const KEYS = {
 } as const;
 
 /** Everything that is derived from facts, readings and stock. */
-export const DERIVED = ['bench', 'machines', 'part', 'air', 'shelf', 'leftover', 'shopping'] as const;
+export const DERIVED = [
+  'bench',
+  'machines',
+  'part',
+  'inspect',
+  'air',
+  'shelf',
+  'leftover',
+  'shopping',
+] as const;
 /** Asked for seldom; dropped by the write that changes it, by the first word of its path. */
 const KEPT_LONG: Readonly<Record<string, readonly (keyof typeof KEYS)[]>> = {
   shop: ['shop'],

@@ -8,6 +8,8 @@ import { flushOutbox } from '../record/outbox.ts';
 import {
   Refused,
   getBench,
+  getInspect,
+  getInspectList,
   getLeftover,
   getMachines,
   getPart,
@@ -56,6 +58,14 @@ export const usePart = (partId: string | null) =>
     enabled: partId !== null,
     refetchInterval: RENEW_MS,
   });
+export const useInspect = (partId: string) =>
+  useQuery({
+    queryKey: KEYS.inspect(partId),
+    queryFn: () => getInspect(partId),
+    refetchInterval: RENEW_MS,
+  });
+export const useInspectList = () =>
+  useQuery({ queryKey: KEYS.inspectList, queryFn: getInspectList, refetchInterval: RENEW_MS });
 export const usePlaceAir = (placeId: string | null) =>
   useQuery({
     queryKey: KEYS.air(placeId),

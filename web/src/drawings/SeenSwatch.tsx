@@ -1,4 +1,5 @@
 import type { Seen } from '@calvetta/core';
+import { spots } from './spots.ts';
 
 type Look =
   | { readonly of: 'rust'; readonly is: Seen['rust'] }
@@ -6,14 +7,6 @@ type Look =
   | { readonly of: 'water'; readonly is: Seen['water'] };
 
 const [WIDTH, HEIGHT] = [84, 56];
-/** Places of spots that look scattered and stay where they are. */
-const spots = (n: number): readonly (readonly [number, number, number])[] =>
-  Array.from({ length: n }, (_, i) => [
-    (i * 37.7 + 11) % WIDTH,
-    (i * 23.3 + 7 + ((i * 13) % 5)) % HEIGHT,
-    1.2 + ((i * 7) % 5) / 2,
-  ]);
-
 /** Bare metal as the eye sees it, drawn from what is asked: rust left, paint left, water on it. */
 export function SeenSwatch({ look }: { readonly look: Look }) {
   return (

@@ -1,6 +1,12 @@
 import type { PartCard } from '@calvetta/contract';
-import { ACT_WORDS, BARE_WORDS, SHUT_REASON_WORDS, SUSPECT_WORDS } from '@calvetta/contract/words';
-import type { FactKind } from '@calvetta/core';
+import {
+  ACT_WORDS,
+  BARE_WORDS,
+  MEND_STEP_WORDS,
+  SHUT_REASON_WORDS,
+  SUSPECT_WORDS,
+} from '@calvetta/contract/words';
+import { MEND_DONE_BY, type FactKind } from '@calvetta/core';
 import { duration, moment } from '../ui/time.ts';
 
 /** What a row says and what its button does. */
@@ -11,8 +17,8 @@ export interface ActView {
   /** The dialog the button opens; null opens Why? */
   readonly logs: FactKind | null;
   readonly isMain: boolean;
-  /** What the button opens in place of a dialog that logs or Why?: the survey and its routes, or what is known of the part. */
-  readonly opens: 'route' | 'edit' | null;
+  /** What the button opens in place of a dialog that logs or Why?: the survey and its routes, what is known of the part, what was found on it. */
+  readonly opens: 'route' | 'edit' | 'inspect' | null;
 }
 
 type Units = { kelvin: (k: number | null) => string; temp: (c: number | null) => string };
@@ -107,6 +113,24 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
         null,
         true,
       );
+    case 'refer':
+      return {
+        ...view('something found waits for a licensed person', null, false, 'See what'),
+        opens: 'inspect',
+      };
+    case 'mend': {
+      if (act.step === null)
+        return { ...view('mended? look, and close the finding', null, true, 'Look'), opens: 'inspect' };
+      const logs = MEND_DONE_BY[act.step];
+      const from = act.fromMs === null ? '' : `from ${at(act.fromMs)}: `;
+      const it = view(
+        `${from}${MEND_STEP_WORDS[act.step]}`,
+        logs,
+        act.fromMs === null,
+        logs ? 'Log it' : 'How',
+      );
+      return logs === null ? { ...it, opens: 'inspect' } : it;
+    }
     case 'prepare':
       return view('not begun: strip or abrade', 'stripped');
     case 'done':

@@ -67,7 +67,12 @@ export interface InspectView extends Moment {
   readonly pits: readonly PitsView[];
   readonly trials: readonly TrialView[];
   /** When a trial of the newest coat of each face is worth making; null: not within what is known. */
-  readonly trialDue: readonly { readonly face: Face; readonly name: string; readonly dueMs: number | null }[];
+  readonly trialDue: readonly {
+    readonly face: Face;
+    readonly sheetId: string;
+    readonly name: string;
+    readonly dueMs: number | null;
+  }[];
 }
 
 /** Answers of a finding: the last one of each code; "not known" takes an answer back. */
@@ -197,9 +202,8 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     trialDue: part.state.faces.flatMap((f) => {
       const coat = f.coats[f.coats.length - 1];
       if (!coat) return [];
-      return [
-        { face: f.face, name: coat.sheet.name, dueMs: trialDueMs(track, coat.t0Ms, coat.sheet.cureMinC) },
-      ];
+      const { sheetId, name, cureMinC } = coat.sheet;
+      return [{ face: f.face, sheetId, name, dueMs: trialDueMs(track, coat.t0Ms, cureMinC) }];
     }),
   };
 }

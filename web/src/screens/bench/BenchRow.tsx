@@ -134,8 +134,8 @@ function ActButton({ card, view }: { readonly card: PartCard; readonly view: Act
       aria-label={`${view.button}: ${card.name}`}
       onClick={(e) => {
         e.stopPropagation();
-        if (view.opens === 'route') {
-          void navigate(`/parts/${encodeURIComponent(card.partId)}/route`);
+        if (view.opens === 'route' || view.opens === 'inspect') {
+          void navigate(`/parts/${encodeURIComponent(card.partId)}/${view.opens}`);
           return;
         }
         show(

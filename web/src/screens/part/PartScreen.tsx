@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
-import { hingeMomentNm } from '@calvetta/core';
+import { findingsOf, hingeMomentNm, isOpenFinding } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SUBSTRATE_WORDS, SURFACE_BASIS_WORDS } from '@calvetta/contract/words';
 import { usePart } from '../../api/queries.ts';
@@ -134,12 +134,24 @@ function PartHead({ part }: { readonly part: PartDetail }) {
             Mix
           </Link>
         ) : null}
+        <Link
+          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opens === 'inspect' ? 'border-chosen bg-chosen text-chosen-ink' : 'border-ink/60 hover:border-ink'}`}
+          to={`/parts/${encodeURIComponent(card.partId)}/inspect`}
+        >
+          {openFindings(part)}
+        </Link>
         <Button look="quiet" onClick={() => show({ kind: 'edit', partId: card.partId })}>
           Edit
         </Button>
       </div>
     </header>
   );
+}
+
+/** How many findings of the part are open, as the way to them says it. */
+function openFindings(part: PartDetail): string {
+  const open = findingsOf(part.facts.filter((f) => f.isStanding)).filter(isOpenFinding).length;
+  return open === 0 ? 'Something wrong?' : open === 1 ? '1 finding' : `${open} findings`;
 }
 
 function BigSection({ part }: { readonly part: PartDetail }) {

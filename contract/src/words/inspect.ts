@@ -1,0 +1,141 @@
+import type {
+  ClosedHow,
+  FindingKind,
+  HoldWhy,
+  LevelStandard,
+  LevelWith,
+  MendStepId,
+  NoEstimate,
+  PitRepair,
+  RemedyId,
+  RepairForbidden,
+  SeenAfter,
+} from '@calvetta/core';
+
+export const FINDING_WORDS: Readonly<Record<FindingKind, string>> = {
+  fault: 'fault of the film',
+  pits: 'pits',
+  crack: 'crack',
+  thinning: 'wall lost',
+  dent: 'dent or low',
+  pinhole: 'pinhole or hole',
+  'old-repair': 'old repair',
+  leak: 'leak',
+  marking: 'marking or layer to keep',
+  missing: 'missing or wrong',
+  sign: 'not paint: refer',
+};
+export const HOLD_WORDS: Readonly<Record<HoldWhy, string>> = {
+  sign: 'This is not a matter of paint. Nothing goes over it until a licensed person has looked and answered.',
+  critical:
+    'The survey says this part is critical. Nothing goes over it until a licensed person has looked and answered.',
+  'not-known-whether-critical':
+    'Nobody has said whether this part is critical: pressure, structure, brakes, lifting, flight. Survey it, or ask a licensed person; until then nothing goes over it.',
+};
+export const CLOSED_WORDS: Readonly<Record<ClosedHow, string>> = {
+  repaired: 'mended',
+  accepted: 'accepted as it is',
+  'licensed-answer': 'a licensed person answered',
+  'not-so': 'it was not so',
+};
+export const SEEN_AFTER_WORDS: Readonly<Record<SeenAfter, string>> = {
+  days: 'within days',
+  weeks: 'after weeks',
+  months: 'after months',
+  years: 'after a year and more',
+};
+
+export const REMEDY_WORDS: Readonly<Record<RemedyId, string>> = {
+  'flat-and-polish': 'flat it and polish it out',
+  'flat-and-refinish': 'flat it and finish it again',
+  'back-to-sound': 'sand back to the sound coat and build up again',
+  'take-it-all-off': 'take all of it off and begin again',
+  'wash-bloom-off': 'wash the bloom off, abrade, coat again',
+  'strip-and-reprime': 'strip that face and prime it anew',
+  'strip-wash-and-retest': 'strip, wash, test for salt, prime anew',
+  'wait-and-test': 'keep it warm, wait, and test again',
+  'another-coat': 'abrade and lay another coat',
+  'level-again': 'abrade and level it again',
+  'feather-and-touch-up': 'feather the edge and touch it up',
+  'refinish-for-sun': 'abrade and put a finish over it that stands the sun',
+};
+export const MEND_STEP_WORDS: Readonly<Record<MendStepId, string>> = {
+  'warm-and-wait': 'keep it warm and wait',
+  'blade-off': 'shave the run off with a blade, flat to the film',
+  'flat-fine': 'flat it with P1200, then P1500 and P3000, along the run',
+  flat: 'flat it with P400 wet',
+  polish: 'compound, then polish',
+  'sand-to-sound': 'sand down until nothing of it is left',
+  fill: 'fill and block it; log each cycle',
+  'wash-warm': 'wash with warm water and a drop of soap, rinse, dry',
+  'take-off': 'let it dry, then take all of that coat off',
+  strip: 'strip that face to clean metal',
+  'wash-salts': 'wash with clean water, dry, test for salt',
+  abrade: 'abrade all over',
+  wipe: 'wipe with solvent',
+  'prime-anew': 'prime within the bare clock',
+  'coat-again': 'coat again',
+  'test-again': 'test it with the nail',
+};
+/** What to mind, by remedy; the maker’s sheet and local rules come first. */
+export const REMEDY_CAUTION: Readonly<Partial<Record<RemedyId, string>>> = {
+  'flat-and-polish': 'Go easy near edges: polish cuts through there first. Mask for the dust.',
+  'flat-and-refinish': 'Sand wet: the dust of uncured two-packs is a health hazard.',
+  'back-to-sound':
+    'Sand wet: the dust of uncured two-packs is a health hazard. Never spray through a crater.',
+  'take-it-all-off': 'Solvents: ventilate, no ignition, gloves. Rags into a lidded metal bin.',
+  'strip-and-reprime': 'What lies below may hold lead or chromate: test before sanding.',
+  'strip-wash-and-retest':
+    'What lies below may hold lead or chromate: test before sanding. Dry at once after washing.',
+};
+
+export const REPAIR_WORDS: Readonly<Record<PitRepair, string>> = {
+  leave: 'leave it',
+  fill: 'fill it',
+  weld: 'weld it up',
+  patch: 'let in a patch',
+  remake: 'remake the part',
+  buy: 'buy one',
+  refer: 'refer it to a licensed person',
+};
+export const REPAIR_FORBIDDEN_WORDS: Readonly<Record<RepairForbidden, string>> = {
+  through: 'it is eaten right through',
+  'wall-below-least': 'less wall is left than the part needs',
+  'wall-not-known': 'nobody has measured the sound wall, and on this part it matters',
+  'least-not-asked': 'nobody has said how much wall the part needs',
+  'too-deep-for-filler': 'deeper than filler may be laid, 3 mm',
+  machined: 'it is a machined or wearing face',
+  'fuel-wet': 'fuel wets it',
+  pressure: 'it holds pressure: filler would hide what has to be seen',
+  immersed: 'it stands under water',
+  'control-surface': 'it is a control surface: its balance would change',
+  magnesium: 'magnesium burns',
+  'white-metal-near': 'white metal beside it would run',
+  'lagging-near': 'lagging may be near it, and may hold asbestos',
+  'tank-not-gas-free': 'a fuel tank is not welded before it is proved free of gas',
+  'not-sheet': 'only sheet is patched',
+  'licensed-only': 'only a licensed person does or passes this',
+  'critical-not-known': 'nobody has said whether the part is critical: survey it',
+};
+export const NO_ESTIMATE_WORDS: Readonly<Record<NoEstimate, string>> = {
+  'few-patches': 'six equal patches at least are needed to say more than the deepest seen',
+  'no-spread': 'all patches are the same: nothing can be reckoned from them',
+  through: 'it is eaten through: nothing is reckoned',
+  'many-without-pits': 'more than a quarter of the patches have no pit: the law of the deepest does not hold',
+  'all-seen': 'the whole face was looked at: the deepest seen is the deepest',
+};
+
+export const LEVEL_STANDARD_WORDS: Readonly<
+  Record<LevelStandard, { readonly name: string; readonly is: string }>
+> = {
+  working: { name: 'working', is: 'no step that holds water, nothing loose' },
+  'as-built': { name: 'as built', is: 'nothing seen at one metre in flat light' },
+  show: { name: 'show', is: 'nothing seen in raking light with the face wetted' },
+};
+export const LEVEL_WITH_WORDS: Readonly<Record<LevelWith, string>> = {
+  'body-filler': 'body filler',
+  'one-pack-putty': 'one-pack putty',
+  'two-pack-putty': 'two-pack putty',
+  'spray-filler': 'spray filler',
+  surfacer: 'surfacer',
+};

@@ -1,0 +1,93 @@
+import { SEEN_AFTER, type FindingView, type InspectView, type SeenAfter } from '@calvetta/core';
+import { CLOSED_WORDS, HOLD_WORDS, SEEN_AFTER_WORDS } from '@calvetta/contract/words';
+import { FaultSwatch, SignSwatch } from '../../drawings/FaultSwatch.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { OneOf } from '../../ui/Toggle.tsx';
+import { moment } from '../../ui/time.ts';
+import { CloseFinding } from './CloseFinding.tsx';
+import { FaultFinder } from './FaultFinder.tsx';
+import { findingName } from './findingName.ts';
+import { useFinds } from './useFinding.ts';
+
+interface Props {
+  readonly view: InspectView;
+  readonly finding: FindingView;
+  readonly number: number;
+}
+
+/** One finding: what it is, what it holds up, what caused it, what mends it, how it ended. */
+export function FindingPanel({ view, finding, number }: Props) {
+  const { fact, closed, holds, coat } = finding;
+  const { fault, sign, note, seenAfter } = fact.body;
+  const { log, save } = useFinds(view);
+  const change = (patch: { readonly seenAfter: SeenAfter } | { readonly coatFactId: string }): void =>
+    log(
+      'found',
+      fact.face,
+      { ...fact.body, ...patch, findingId: finding.findingId },
+      { supersedes: fact.factId, happenedMs: fact.happenedAtMs },
+    );
+  const coats = view.coats.filter((c) => fact.face === null || c.face === fact.face);
+  return (
+    <section aria-label={`Finding ${number}`} className="flex flex-col gap-3 border border-line bg-panel p-4">
+      <header className="flex items-start gap-3">
+        {fault ? <FaultSwatch fault={fault} /> : sign ? <SignSwatch sign={sign} /> : null}
+        <div className="min-w-0 flex-1">
+          <h2 className="text-[20px] leading-tight">
+            {number}. {findingName(finding)}
+          </h2>
+          <p className="text-[14px] text-quiet">
+            {finding.personName ?? 'someone'}, {moment(fact.happenedAtMs, view.nowMs, view.zone)}
+            {coat ? ` · on ${coat.name}, coat ${coat.coatNo}` : ''}
+            {note ? ` · ${note}` : ''}
+          </p>
+        </div>
+        {closed ? null : (
+          <Button
+            look="quiet"
+            disabled={save.isBusy}
+            onClick={() => log('voided', fact.face, {}, { supersedes: fact.factId })}
+          >
+            Entered by mistake
+          </Button>
+        )}
+      </header>
+      {holds ? <p className="border-l-4 border-bad bg-ground p-3 text-[15px]">{HOLD_WORDS[holds]}</p> : null}
+      {closed ? (
+        <p className="border-l-4 border-good bg-ground p-3 text-[15px]">
+          Closed {moment(closed.happenedAtMs, view.nowMs, view.zone)}: {CLOSED_WORDS[closed.body.how]}
+          {closed.body.by ? ` (${closed.body.by})` : ''}
+          {closed.body.reason ? `. ${closed.body.reason}` : ''}
+        </p>
+      ) : null}
+      {fault && !closed ? (
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-[14px]">
+          <span className="flex items-center gap-1">
+            First seen
+            <OneOf<SeenAfter>
+              label="First seen"
+              size="small"
+              value={seenAfter ?? null}
+              onChange={(v) => change({ seenAfter: v })}
+              options={SEEN_AFTER.map((s) => ({ value: s, text: SEEN_AFTER_WORDS[s] }))}
+            />
+          </span>
+          {coats.length > 1 ? (
+            <label className="flex items-center gap-1">
+              on
+              <select value={coat?.factId ?? ''} onChange={(e) => change({ coatFactId: e.target.value })}>
+                {coats.map((c) => (
+                  <option key={c.factId} value={c.factId}>
+                    coat {c.coatNo}, {c.name}
+                  </option>
+                ))}
+              </select>
+            </label>
+          ) : null}
+        </div>
+      ) : null}
+      {fault ? <FaultFinder view={view} finding={finding} /> : null}
+      {closed ? null : <CloseFinding key={finding.findingId} view={view} finding={finding} />}
+    </section>
+  );
+}

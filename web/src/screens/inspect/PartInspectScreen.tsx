@@ -1,0 +1,96 @@
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { isOpenFinding, type Face, type InspectView } from '@calvetta/core';
+import { useInspect } from '../../api/queries.ts';
+import { Heading } from '../../ui/Heading.tsx';
+import { StateWord } from '../../ui/StateWord.tsx';
+import { Waiting } from '../../ui/Trouble.tsx';
+import { FaceMap, type Spot } from './FaceMap.tsx';
+import { FindingPanel } from './FindingPanel.tsx';
+import { LevelPanel } from './LevelPanel.tsx';
+import { NewFinding } from './NewFinding.tsx';
+import { PitsPanel } from './PitsPanel.tsx';
+import { TrialPanel } from './TrialPanel.tsx';
+
+/** What was found on one part: where, why, what mends it, and when it is good enough. */
+export default function PartInspectScreen() {
+  const { partId = '' } = useParams();
+  const view = useInspect(partId);
+  if (!view.data) return <Waiting error={view.error} what="part" />;
+  return <Of key={partId} view={view.data} />;
+}
+
+function Of({ view }: { readonly view: InspectView }) {
+  const [params, setParams] = useSearchParams();
+  const [spot, setSpot] = useState<Spot | null>(null);
+  const { card } = view;
+  const asked = params.get('finding');
+  const chosen =
+    view.findings.find((f) => f.findingId === asked) ?? view.findings.findLast(isOpenFinding) ?? null;
+  const choose = (findingId: string): void => setParams({ finding: findingId }, { replace: true });
+  const faces: readonly (Face | null)[] = card.faceCount > 1 ? ['A', 'B'] : [null];
+  return (
+    <>
+      <header className="flex flex-wrap items-baseline gap-x-4 border-b border-line bg-panel px-4 py-3">
+        <Heading title={['What was found', card.name]} className="text-[26px] leading-tight">
+          {card.name}: what was found
+        </Heading>
+        <StateWord headline={card.headline} isLarge />
+        <Link className="underline underline-offset-2" to={`/parts/${encodeURIComponent(card.partId)}`}>
+          to the part
+        </Link>
+        <Link className="underline underline-offset-2" to="/inspect">
+          all that is open
+        </Link>
+      </header>
+      <div className="grid gap-5 p-4 lg:grid-cols-[400px_minmax(0,1fr)]">
+        <div className="flex flex-col gap-4">
+          {faces.map((face) => (
+            <FaceMap
+              key={face ?? 'whole'}
+              view={view}
+              face={face}
+              label={face === null ? card.name : `Face ${face}`}
+              chosenId={chosen?.findingId ?? null}
+              spot={spot}
+              onSpot={setSpot}
+              onChoose={choose}
+            />
+          ))}
+          <NewFinding
+            view={view}
+            spot={spot}
+            onStored={() => {
+              setSpot(null);
+              setParams({}, { replace: true });
+            }}
+          />
+          <PitsPanel view={view} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          {chosen ? (
+            <FindingPanel
+              key={chosen.findingId}
+              view={view}
+              finding={chosen}
+              number={view.findings.indexOf(chosen) + 1}
+            />
+          ) : (
+            <p className="border border-line bg-panel p-4 text-quiet">
+              Nothing is open on this part. Found something? Touch the drawing where it is, then say what.
+            </p>
+          )}
+          {faces.map((face) => (
+            <LevelPanel
+              key={`level-${face}`}
+              view={view}
+              face={face}
+              level={view.levels.find((l) => l.face === face) ?? null}
+            />
+          ))}
+          <TrialPanel view={view} />
+        </div>
+      </div>
+    </>
+  );
+}
