@@ -265,6 +265,9 @@ const UNIT: Readonly<Partial<Record<Figure['unit'], string>>> = { '%off': '% off
 
 /** A figure with what it was held against: "4 of 10 min", "12.0 °C, limit 15.0 °C". */
 export function evidenceFigure(f: Figure): string {
+  // Minutes of a flash; hours where a film was left for days.
+  if (f.unit === 'min' && Math.max(f.value, f.limit ?? 0) > 180)
+    return evidenceFigure({ value: f.value / 60, limit: f.limit === null ? null : f.limit / 60, unit: 'h' });
   const show = (x: number): string => x.toFixed(ROUND[f.unit]);
   const unit = UNIT[f.unit] ?? f.unit;
   if (f.unit === 'P')

@@ -72,7 +72,7 @@ const ROUTELESS: readonly Headline[] = ['waiting', 'bare', ...UNDECIDED];
 export function nextAct(input: ActInput): NextAct {
   const { face, headline, hasRoute } = input;
   if (face.referred) return { code: 'refer', findingId: face.referred.findingId };
-  const mend = mendAct(face, input.nowMs);
+  const mend = TRUSTED_FIRST.includes(headline) ? null : mendAct(face, input.nowMs);
   if (mend) return mend;
   if (!hasRoute && face.next === null && ROUTELESS.includes(headline))
     return { code: 'choose-route', shutsMs: face.lostAtMs };
@@ -107,6 +107,9 @@ export function nextAct(input: ActInput): NextAct {
       return coatAct(input);
   }
 }
+
+/** What cannot be trusted or is already spoilt is seen to before anything on it is mended. */
+const TRUSTED_FIRST: readonly Headline[] = ['suspect', 'out'];
 
 /** Steps that the clocks of the next coat lead to by themselves, where the route has one. */
 const LED_BY_CLOCKS: readonly MendStepId[] = ['wipe', 'prime-anew', 'coat-again'];

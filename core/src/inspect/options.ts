@@ -33,6 +33,8 @@ export interface RepairOption {
   /** Share of the original part that stays, 0…1. */
   readonly keeps: number;
   readonly forbidden: readonly RepairForbidden[];
+  /** Left so, it shows through a finish that was to be better than that. */
+  readonly shows: boolean;
   /** Lower is better; by the shop's weights. */
   readonly score: number;
 }
@@ -158,6 +160,8 @@ function forbiddenOf(repair: PitRepair, i: RepairInput): readonly RepairForbidde
 
 /** An hour of hands and a week of waiting, in the same coin, so that they can be set against originality. */
 const HOUR_SCALE = 20;
+/** What it costs that it shows, in the same coin. */
+const SHOWS_COSTS = 0.3;
 const MONEY_SCALE = 50_000;
 
 /** Every way, the allowed ones first, each by the shop's weights; on a part that is critical, or may be, a licensed person comes first. */
@@ -165,12 +169,14 @@ export function repairOptions(i: RepairInput): RepairOption[] {
   const total = i.weights.original + i.weights.hours + i.weights.money || 1;
   const all = REPAIRS.map((repair): RepairOption => {
     const u = usual(repair, i.areaM2 ?? 0.3);
+    const shows = repair === 'leave' && i.survey !== null && i.survey.finish !== 'working';
     const score =
+      (shows ? SHOWS_COSTS : 0) +
       (i.weights.original * (1 - u.keeps) +
         i.weights.hours * Math.min(1, u.hours / HOUR_SCALE) +
         i.weights.money * Math.min(1, u.moneyCents / MONEY_SCALE)) /
-      total;
-    return { repair, ...u, forbidden: forbiddenOf(repair, i), score };
+        total;
+    return { repair, ...u, shows, forbidden: forbiddenOf(repair, i), score };
   });
   const isReferredFirst = isCritical(i);
   const rank = (o: RepairOption): number =>

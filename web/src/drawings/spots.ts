@@ -1,11 +1,14 @@
-/** Places of spots that look scattered and stay where they are, on a field of a width and height: x, y, and a size of about one to four. */
+/**
+ * Places of spots that look scattered and stay where they are, on a field of a width and height: x, y, and a size of about one to four.
+ * Steps of the plastic number (R2 sequence, M. Roberts; quoted from memory): however many, they lie evenly.
+ */
 export const spots = (
   n: number,
   width = 84,
   height = 56,
 ): readonly (readonly [x: number, y: number, r: number])[] =>
   Array.from({ length: n }, (_, i) => [
-    (i * 37.7 + 11) % width,
-    (i * 23.3 + 7 + ((i * 13) % 5)) % height,
+    ((0.13 + i * 0.7548776662) % 1) * width,
+    ((0.27 + i * 0.5698402909) % 1) * height,
     1.2 + ((i * 7) % 5) / 2,
   ]);

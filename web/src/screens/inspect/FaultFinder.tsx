@@ -118,6 +118,8 @@ function Verdict({ weighing }: { readonly weighing: Weighing }) {
   );
 }
 
+const more = (n: number): string => `${n} more ${n === 1 ? 'question' : 'questions'}`;
+
 interface AskProps {
   readonly asks: readonly NextAsk[];
   readonly isBusy: boolean;
@@ -152,7 +154,7 @@ function Ask({ asks, isBusy, onAnswer, onSkip }: AskProps) {
       ))}
       {asks.length > 1 ? (
         <Button look="quiet" className="self-start" onClick={() => setAll(!isAll)}>
-          {isAll ? 'Only the best question' : `${Math.min(8, asks.length) - 1} more questions`}
+          {isAll ? 'Only the best question' : more(Math.min(8, asks.length) - 1)}
         </Button>
       ) : null}
     </section>

@@ -78,7 +78,7 @@ export function NewFinding({ view, spot, onStored }: Props) {
       {kind === 'fault' ? (
         <Looks isBusy={save.isBusy} onPick={(fault) => store({ what: 'fault', fault })} />
       ) : kind === 'sign' ? (
-        <ul className="grid grid-cols-2 gap-2">
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(220px,1fr))] gap-2">
           {REFER_SIGNS.map((sign) => (
             <li key={sign}>
               <button
@@ -122,7 +122,7 @@ function Looks({ isBusy, onPick }: LooksProps) {
   return (
     <>
       <p className="text-[13px] text-quiet">Touch the one that looks like it.</p>
-      <ul className="grid max-h-[420px] grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-1 overflow-y-auto">
+      <ul className="grid max-h-[372px] grid-cols-[repeat(auto-fill,minmax(100px,1fr))] gap-1 overflow-y-auto">
         {ALL_FAULTS.map((fault) => (
           <li key={fault}>
             <button

@@ -57,6 +57,9 @@ function Of({ view }: { readonly view: InspectView }) {
               onChoose={choose}
             />
           ))}
+          <PitsPanel view={view} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
           <NewFinding
             view={view}
             spot={spot}
@@ -65,9 +68,6 @@ function Of({ view }: { readonly view: InspectView }) {
               setParams({}, { replace: true });
             }}
           />
-          <PitsPanel view={view} />
-        </div>
-        <div className="flex min-w-0 flex-col gap-4">
           {chosen ? (
             <FindingPanel
               key={chosen.findingId}

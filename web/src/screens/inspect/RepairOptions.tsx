@@ -55,7 +55,10 @@ export function RepairOptions({ view, pits }: { readonly view: InspectView; read
             key={o.repair}
             className={`grid grid-cols-[minmax(110px,1fr)_repeat(3,minmax(64px,1fr))] items-center gap-2 text-[14px] ${i === 0 ? 'font-semibold' : ''}`}
           >
-            <span>{REPAIR_WORDS[o.repair]}</span>
+            <span>
+              {REPAIR_WORDS[o.repair]}
+              {o.shows ? <span className="font-normal text-quiet"> · it will show</span> : null}
+            </span>
             <Measure
               share={o.hours / mostHours}
               text={`${o.hours.toFixed(0)} h${o.weeks > 0 ? `, ${o.weeks} wk` : ''}`}

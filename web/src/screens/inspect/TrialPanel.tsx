@@ -64,7 +64,7 @@ export function TrialPanel({ view }: { readonly view: InspectView }) {
       <h2 className="text-[16px]">Does it hold?</h2>
       <p className="text-[14px] text-quiet">
         {due.dueMs === null
-          ? 'When a trial says anything is not known: its temperature is not.'
+          ? 'When a trial says anything is not known yet: it stands too cold to age, or nobody knows its temperature.'
           : due.dueMs > nowMs
             ? `A trial of ${due.name} says something from ${moment(due.dueMs, nowMs, view.zone)}: as old as two days at 20 °C.`
             : `${due.name} is old enough for a trial.`}{' '}
