@@ -6,6 +6,7 @@ import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contra
 import { MACHINES, type PartLine } from './machines.ts';
 import { routeFor, type DemoRoute } from './surveys.ts';
 import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
+import { demoFindings } from './findings.ts';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
 const AS_OF = Date.UTC(2026, 2, 5, 18, 45);
@@ -348,6 +349,16 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
   ],
 };
 
+const inOrder = (list: readonly ShopFact[]): ShopFact[] =>
+  [...list].sort((a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt));
+
+/** The last coat of a part, for what was found on it. */
+function topCoat(partId: string): { readonly factId: string; readonly hoursAgo: number } {
+  const coats = inOrder(facts).filter((f) => f.partId === partId && f.kind === 'coated');
+  const last = coats[coats.length - 1]!;
+  return { factId: last.factId, hoursAgo: ago(last) };
+}
+
 export function makeScenario(): ShopFile {
   serial = 0;
   facts.length = 0;
@@ -364,10 +375,8 @@ export function makeScenario(): ShopFile {
   }));
   // After everything else, so that what was there before keeps its ids.
   for (const log of toLog) log();
-  const sorted = [...facts].sort(
-    (a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt),
-  );
-  const { tins, stockFacts } = demoShelf(AS_OF, nextId, sorted);
+  const { tins, stockFacts } = demoShelf(AS_OF, nextId, inOrder(facts));
+  demoFindings(add, topCoat);
   return {
     format: 'calvetta-shop/2',
     asOf: new Date(AS_OF).toISOString(),
@@ -383,7 +392,7 @@ export function makeScenario(): ShopFile {
     ...PEOPLE_AND_PLACES,
     sheets: CATALOGUE_SHEETS,
     machines,
-    facts: sorted,
+    facts: inOrder(facts),
     tins,
     packs: PACK_LIST,
     cups: CUPS,

@@ -64,7 +64,8 @@ describe('a shape, its check at the door and its published schema', () => {
       const validate = ajv.compile(jsonSchemaOf(shape));
       const random = seededRandom(11);
       const said = new Set<boolean>();
-      for (let i = 0; i < 400; i++) {
+      // One with many fields is seldom right in all of them: it is drawn until it has been.
+      for (let i = 0; i < 400 || (said.size < 2 && i < 8000); i++) {
         const value = near(shape, random);
         const byJoi = joi.required().validate(value, { convert: false }).error === undefined;
         expect({ value, ok: byJoi }).toEqual({ value, ok: validate(value) });

@@ -135,7 +135,7 @@ export const EVIDENCE_WORDS: Readonly<Record<EvidenceCode, EvidenceWords>> = {
   ),
   'old-colour-faded': e(
     'the old colour has faded',
-    'the old colour has not faded',
+    'the old colour is as it was',
     'Has the old paint faded?',
   ),
   'old-polish': e('old polish below', 'no old polish', 'Was the old gloss polished over the years?'),

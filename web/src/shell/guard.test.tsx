@@ -13,6 +13,7 @@ describe('screens', () => {
       '/plan',
       '/mix',
       '/shelf',
+      '/inspect',
       '/air',
       '/reference',
       '/settings',
