@@ -74,7 +74,7 @@ function faults(add: Add, topCoat: TopCoat): void {
     minUm: null,
     maxUm: null,
   });
-  add('saltern.rudder', 'found', rudder.hoursAgo - 12, {
+  add('saltern.rudder', 'found', rudder.hoursAgo * 0.5, {
     what: 'fault',
     fault: 'sag',
     coatFactId: rudder.factId,
@@ -93,7 +93,7 @@ function faults(add: Add, topCoat: TopCoat): void {
     y: 0.35,
   });
   const fin = topCoat('saltern.fin');
-  const dull = add('saltern.fin', 'found', fin.hoursAgo - 2, {
+  const dull = add('saltern.fin', 'found', fin.hoursAgo * 0.75, {
     what: 'fault',
     fault: 'nibs',
     coatFactId: fin.factId,
@@ -102,8 +102,8 @@ function faults(add: Add, topCoat: TopCoat): void {
     y: 0.3,
     count: 7,
   });
-  add('saltern.fin', 'finding-answered', fin.hoursAgo - 2.1, { findingId: dull, code: 'dust', says: 'yes' });
-  add('saltern.fin', 'finding-closed', fin.hoursAgo - 4, {
+  add('saltern.fin', 'finding-answered', fin.hoursAgo * 0.7, { findingId: dull, code: 'dust', says: 'yes' });
+  add('saltern.fin', 'finding-closed', fin.hoursAgo * 0.6, {
     findingId: dull,
     how: 'accepted',
     causeId: 'nibs:dust',

@@ -9,6 +9,8 @@ export interface Finding {
   readonly fact: FactOf<'found'>;
   readonly closed: FactOf<'finding-closed'> | null;
   readonly remedy: FactOf<'remedy-set'> | null;
+  /** What is to be done about it: fill, weld, remake. */
+  readonly repair: FactOf<'repair-chosen'> | null;
   /** Why nothing may go over it until a licensed person has answered; null: it holds nothing. */
   readonly holds: HoldWhy | null;
 }
@@ -39,6 +41,7 @@ function holdOf(fact: FactOf<'found'>, critical: readonly Criticality[] | null):
 export function findingsOf(standing: readonly Fact[]): Finding[] {
   const critical = criticalFor(standing);
   const closed = new Map(ofKind(standing, 'finding-closed').map((f) => [f.body.findingId, f]));
+  const repairs = new Map(ofKind(standing, 'repair-chosen').map((f) => [f.body.findingId, f]));
   const remedies = new Map(ofKind(standing, 'remedy-set').map((f) => [f.body.findingId, f]));
   return ofKind(standing, 'found').map((fact) => {
     const findingId = fact.body.findingId ?? fact.factId;
@@ -47,6 +50,7 @@ export function findingsOf(standing: readonly Fact[]): Finding[] {
       fact,
       closed: closed.get(findingId) ?? null,
       remedy: remedies.get(findingId) ?? null,
+      repair: repairs.get(findingId) ?? null,
       holds: closed.has(findingId) ? null : holdOf(fact, critical),
     };
   });

@@ -47,7 +47,18 @@ const closing: KindChecks = {
   },
 };
 
+/** A slip of the finger may be taken back so soon after it, ms; after that, what holds a part is ended by an answer alone. */
+const SLIP_MS = 10 * 60_000;
+
 const found: KindChecks = {
+  async checkCorrection(tx, workshopId, e, original) {
+    if (original.kind !== 'found') return;
+    const standing = await standingOf(tx, workshopId, e);
+    const holds = findingsOf(standing).find((f) => f.fact.factId === original.factId)?.holds;
+    if (!holds || Date.parse(e.happenedAt) - original.recordedAtMs < SLIP_MS) return;
+    const { what } = e.body as FactOf<'found'>['body'];
+    if (e.kind === 'voided' || what !== original.body.what) throw new AppError('finding-holds', { holds });
+  },
   async check(tx, workshopId, e) {
     const { what, fault, sign, coatFactId } = e.body as FactOf<'found'>['body'];
     if (what === 'fault' && fault === undefined) throw needs('fault', 'how it looks');

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { AnyFault, ReferSign } from '@calvetta/core';
+import type { AnyFault, FactBodies, FindingKind, ReferSign } from '@calvetta/core';
 import { spots } from './spots.ts';
 
 /** A fault as the eye sees it on a painted face: one hand, ours. It says nothing alone; its word stands beside it. */
@@ -281,6 +281,62 @@ const SIGNS: Readonly<Record<ReferSign, ReactNode>> = {
   ),
 };
 
+const METAL_FIELD = area(`M0 0h${W}v${H}H0z`, METAL);
+const KINDS: Readonly<Record<Exclude<FindingKind, 'fault' | 'sign'>, ReactNode>> = {
+  pits: (
+    <>
+      {METAL_FIELD}
+      {dots(18, '#4d2410', 1.1, '#7d6a58')}
+    </>
+  ),
+  crack: (
+    <>
+      {METAL_FIELD}
+      {line('M8 14l16 6l8 10l14 -2l12 12l18 4', '#14201b', 2)}
+    </>
+  ),
+  thinning: (
+    <>
+      {area('M0 16h84v6q-14 4 -28 2t-28 2t-28 -2z', METAL)}
+      {line('M0 16h84', '#3c4144', 1.4)}
+      {line('M0 44h84', '#3c4144', 1)}
+    </>
+  ),
+  dent: (
+    <>
+      {METAL_FIELD}
+      {area('M24 28a18 12 0 1 0 36 0a18 12 0 1 0 -36 0z', '#8b9092')}
+      {line('M26 34q16 10 32 0', WHITE, 1.6)}
+    </>
+  ),
+  pinhole: (
+    <>
+      {METAL_FIELD}
+      <circle cx={42} cy={28} r={5} fill="#14201b" />
+    </>
+  ),
+  'old-repair': (
+    <>
+      {METAL_FIELD}
+      {area('M26 14h32v26H26z', '#8b9092')}
+      {line('M26 14h32v26H26z', '#3c4144', 1.4)}
+    </>
+  ),
+  leak: (
+    <>
+      {METAL_FIELD}
+      {area('M42 10q12 18 0 28q-12 -10 0 -28z', '#5b86a5')}
+    </>
+  ),
+  marking: (
+    <>
+      {GLOSS}
+      {line('M16 40V18l10 12l10 -12v22M46 40V18h14M46 29h10M46 40h14', WHITE, 2.4)}
+    </>
+  ),
+  missing: <path d="M14 12h56v32H14z" fill="none" stroke={WHITE} strokeWidth={2} strokeDasharray="5 4" />,
+};
+
 const frame = (inner: ReactNode): ReactNode => (
   <svg
     width={78}
@@ -298,3 +354,10 @@ const frame = (inner: ReactNode): ReactNode => (
 export const FaultSwatch = ({ fault }: { readonly fault: AnyFault }) => frame(LOOKS[fault]);
 /** A sign that is not paint. */
 export const SignSwatch = ({ sign }: { readonly sign: ReferSign }) => frame(SIGNS[sign]);
+
+/** Whatever was found. */
+export function FindingSwatch({ body }: { readonly body: FactBodies['found'] }) {
+  if (body.fault) return <FaultSwatch fault={body.fault} />;
+  if (body.sign) return <SignSwatch sign={body.sign} />;
+  return body.what === 'fault' || body.what === 'sign' ? null : frame(KINDS[body.what]);
+}

@@ -1,6 +1,6 @@
 import { SEEN_AFTER, type FindingView, type InspectView, type SeenAfter } from '@calvetta/core';
-import { CLOSED_WORDS, HOLD_WORDS, SEEN_AFTER_WORDS } from '@calvetta/contract/words';
-import { FaultSwatch, SignSwatch } from '../../drawings/FaultSwatch.tsx';
+import { CLOSED_WORDS, HOLD_WORDS, REPAIR_WORDS, SEEN_AFTER_WORDS } from '@calvetta/contract/words';
+import { FindingSwatch } from '../../drawings/FaultSwatch.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { moment } from '../../ui/time.ts';
@@ -18,7 +18,7 @@ interface Props {
 /** One finding: what it is, what it holds up, what caused it, what mends it, how it ended. */
 export function FindingPanel({ view, finding, number }: Props) {
   const { fact, closed, holds, coat } = finding;
-  const { fault, sign, note, seenAfter } = fact.body;
+  const { fault, note, seenAfter } = fact.body;
   const { log, save } = useFinds(view);
   const change = (patch: { readonly seenAfter: SeenAfter } | { readonly coatFactId: string }): void =>
     log(
@@ -31,7 +31,7 @@ export function FindingPanel({ view, finding, number }: Props) {
   return (
     <section aria-label={`Finding ${number}`} className="flex flex-col gap-3 border border-line bg-panel p-4">
       <header className="flex items-start gap-3">
-        {fault ? <FaultSwatch fault={fault} /> : sign ? <SignSwatch sign={sign} /> : null}
+        <FindingSwatch body={fact.body} />
         <div className="min-w-0 flex-1">
           <h2 className="text-[20px] leading-tight">
             {number}. {findingName(finding)}
@@ -85,6 +85,12 @@ export function FindingPanel({ view, finding, number }: Props) {
             </label>
           ) : null}
         </div>
+      ) : null}
+      {finding.repair && !closed ? (
+        <p className="text-[16px]">
+          To be done: <strong>{REPAIR_WORDS[finding.repair.body.repair]}</strong>
+          {finding.repair.body.reason ? `. ${finding.repair.body.reason}` : ''}
+        </p>
       ) : null}
       {fault ? <FaultFinder view={view} finding={finding} /> : null}
       {closed ? null : <CloseFinding key={finding.findingId} view={view} finding={finding} />}

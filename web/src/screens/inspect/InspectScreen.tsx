@@ -2,7 +2,7 @@ import { Link } from 'react-router';
 import type { InspectList, OpenFinding } from '@calvetta/core';
 import { REMEDY_WORDS } from '@calvetta/contract/words';
 import { useInspectList, useMachines } from '../../api/queries.ts';
-import { FaultSwatch, SignSwatch } from '../../drawings/FaultSwatch.tsx';
+import { FindingSwatch } from '../../drawings/FaultSwatch.tsx';
 import { Heading } from '../../ui/Heading.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { moment } from '../../ui/time.ts';
@@ -77,20 +77,13 @@ function Group({ title, list, rows }: GroupProps) {
       <h2 className="text-[18px]">{title}</h2>
       <ul>
         {rows.map(({ partId, partName, machineName, finding, foundMs }) => {
-          const { fault, sign } = finding.fact.body;
           return (
             <li key={finding.findingId} className="border-t border-line">
               <Link
                 to={at(partId, finding.findingId)}
                 className="flex min-h-14 items-center gap-3 py-1 hover:bg-panel"
               >
-                {fault ? (
-                  <FaultSwatch fault={fault} />
-                ) : sign ? (
-                  <SignSwatch sign={sign} />
-                ) : (
-                  <span className="w-[78px]" />
-                )}
+                <FindingSwatch body={finding.fact.body} />
                 <span className="min-w-0 flex-1">
                   <span className="text-[16px] font-semibold">{findingName(finding)}</span>
                   <span className="block truncate text-[14px] text-quiet">

@@ -45,18 +45,20 @@ function Of({ view }: { readonly view: InspectView }) {
       </header>
       <div className="grid gap-5 p-4 lg:grid-cols-[400px_minmax(0,1fr)]">
         <div className="flex flex-col gap-4">
-          {faces.map((face) => (
-            <FaceMap
-              key={face ?? 'whole'}
-              view={view}
-              face={face}
-              label={face === null ? card.name : `Face ${face}`}
-              chosenId={chosen?.findingId ?? null}
-              spot={spot}
-              onSpot={setSpot}
-              onChoose={choose}
-            />
-          ))}
+          <div className={faces.length > 1 ? 'grid grid-cols-2 gap-2' : ''}>
+            {faces.map((face) => (
+              <FaceMap
+                key={face ?? 'whole'}
+                view={view}
+                face={face}
+                label={face === null ? card.name : `Face ${face}`}
+                chosenId={chosen?.findingId ?? null}
+                spot={spot}
+                onSpot={setSpot}
+                onChoose={choose}
+              />
+            ))}
+          </div>
           <PitsPanel view={view} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">

@@ -30,16 +30,22 @@ const depths: Reader<readonly number[]> = (text) => {
 /** The deepest pits of some equal patches, what that says of the whole, and what to do about it. */
 export function PitsPanel({ view }: { readonly view: InspectView }) {
   const newest = view.pits[view.pits.length - 1] ?? null;
-  const [isOpen, setOpen] = useState(newest === null);
+  const [isOpen, setOpen] = useState(false);
   return (
     <section aria-label="Pits and wall" className="flex flex-col gap-3 border border-line bg-panel p-3">
       <div className="flex items-center justify-between">
         <h2 className="text-[16px]">Pits and wall</h2>
-        {newest ? (
-          <Button onClick={() => setOpen(!isOpen)}>{isOpen ? 'Not now' : 'Measure again'}</Button>
-        ) : null}
+        <Button onClick={() => setOpen(!isOpen)}>
+          {isOpen ? 'Not now' : newest ? 'Measure again' : 'Measure'}
+        </Button>
       </div>
-      {newest ? <Judged pits={newest} /> : null}
+      {newest ? (
+        <Judged pits={newest} />
+      ) : isOpen ? null : (
+        <p className="text-[13px] text-quiet">
+          Six equal patches and a depth gauge say how deep the deepest of the whole face is likely to be.
+        </p>
+      )}
       {isOpen ? <PitsForm view={view} onStored={() => setOpen(false)} /> : null}
       {newest ? <RepairOptions view={view} pits={newest} /> : null}
     </section>

@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import {
   EVEN_WEIGHTS,
+  isOpenFinding,
   repairOptions,
+  type FindingKind,
   type InspectView,
   type PitsView,
   type RepairOption,
@@ -9,7 +11,13 @@ import {
 } from '@calvetta/core';
 import { REPAIR_FORBIDDEN_WORDS, REPAIR_WORDS } from '@calvetta/contract/words';
 import { OneOf } from '../../ui/Toggle.tsx';
+import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { useMoney } from '../../ui/money.ts';
+import { findingName } from './findingName.ts';
+import { useFinds } from './useFinding.ts';
+
+/** What a repair of the metal is for. */
+const METAL: readonly FindingKind[] = ['pits', 'thinning', 'dent', 'pinhole', 'old-repair'];
 
 const WEIGHTS: Readonly<
   Record<'even' | 'original' | 'hours' | 'money', { readonly text: string; readonly weights: RepairWeights }>
@@ -25,6 +33,9 @@ type Weight = keyof typeof WEIGHTS;
 export function RepairOptions({ view, pits }: { readonly view: InspectView; readonly pits: PitsView }) {
   const [weight, setWeight] = useState<Weight>('even');
   const money = useMoney();
+  const { log, save } = useFinds(view);
+  const open = view.findings.findLast((f) => isOpenFinding(f) && METAL.includes(f.fact.body.what)) ?? null;
+  const chosen = open?.repair?.body ?? null;
   const { soundMm = null, leastMm = null, isThrough } = pits.fact.body;
   const options = repairOptions({
     survey: view.survey,
@@ -57,6 +68,7 @@ export function RepairOptions({ view, pits }: { readonly view: InspectView; read
           >
             <span>
               {REPAIR_WORDS[o.repair]}
+              {o.repair === chosen?.repair ? <span className="text-good"> ✓ chosen</span> : null}
               {o.shows ? <span className="font-normal text-quiet"> · it will show</span> : null}
             </span>
             <Measure
@@ -68,6 +80,26 @@ export function RepairOptions({ view, pits }: { readonly view: InspectView; read
           </li>
         ))}
       </ol>
+      {open ? (
+        <p className="flex flex-wrap items-center gap-1 text-[14px]">
+          For {findingName(open)}:
+          {allowed.map((o) => (
+            <button
+              key={o.repair}
+              type="button"
+              disabled={save.isBusy}
+              aria-pressed={o.repair === chosen?.repair}
+              className="min-h-8 border border-line px-2 text-[13px] hover:border-ink aria-pressed:border-chosen aria-pressed:bg-chosen aria-pressed:text-chosen-ink"
+              onClick={() =>
+                log('repair-chosen', open.fact.face, { findingId: open.findingId, repair: o.repair })
+              }
+            >
+              {REPAIR_WORDS[o.repair]}
+            </button>
+          ))}
+        </p>
+      ) : null}
+      <FormTrouble words={save.trouble} />
       <p className="text-[13px] text-quiet">Usual figures for a face of this size; your own will differ.</p>
       {refused.length > 0 ? (
         <ul className="text-[14px]" aria-label="Refused">

@@ -1,0 +1,125 @@
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import type { Page } from 'playwright-core';
+import { violations } from './accessible.ts';
+import { open, startStage, type Stage } from './browser.ts';
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await startStage();
+}, 120_000);
+afterEach(() => stage.closePages());
+afterAll(() => stage.close());
+
+const card = async (partId: string) =>
+  (await stage.app.call('GET', `/api/parts/${partId}`)).body.card as {
+    headline: string;
+    act: { code: string; step?: string };
+  };
+const bars = (page: Page) => page.locator('ol[aria-label="Causes, weighed"] > li');
+const finding = (page: Page) => page.locator('section[aria-label^="Finding"]');
+
+describe('a sag is found: its cause named from the record, mended, and closed', () => {
+  const PART = 'van.fuel-tank-straps';
+  it('from a touch on the drawing to a closed finding, with the Bench following', async () => {
+    const page = await stage.desk();
+    await open(stage, page, `/parts/${PART}`);
+    await page.getByRole('link', { name: 'Something wrong?' }).click();
+    await page.getByRole('img', { name: /touch where it is/ }).click({ position: { x: 120, y: 90 } });
+    await page.getByRole('radio', { name: 'fault of the film' }).click();
+    expect(await violations(page)).toEqual([]);
+    await page.getByRole('button', { name: 'sag or run' }).click();
+
+    // The record knows the air and the coats; what it does not know is asked, and an answer moves the bars at once.
+    await finding(page).getByText('on Two-pack gloss').first().waitFor();
+    const first = await bars(page).first().textContent();
+    await finding(page).getByRole('button', { name: 'more questions' }).click();
+    const ask = page.locator('section[aria-label="Ask next"]');
+    await ask
+      .locator('div', { hasText: 'Was a slow thinner in it?' })
+      .last()
+      .getByRole('button', { name: 'Yes', exact: true })
+      .click();
+    await bars(page).first().getByText('thinner too slow for the cold').waitFor();
+    expect(await bars(page).first().textContent()).not.toBe(first);
+    await finding(page).getByText('Was a slow thinner in it?').waitFor();
+    expect(await violations(page)).toEqual([]);
+
+    await finding(page).getByRole('button', { name: 'Mend it so' }).click();
+    await finding(page).getByText('Under way: flat it and polish it out').waitFor();
+    // It waits for the gloss to be hard enough to sand, by its own clock.
+    expect(await card(PART)).toMatchObject({ headline: 'mending', act: { code: 'mend', step: 'blade-off' } });
+
+    await finding(page).getByRole('button', { name: 'Close the finding' }).click();
+    await finding(page)
+      .getByText(/^Closed/)
+      .waitFor();
+    expect((await card(PART)).headline).not.toBe('mending');
+  }, 90_000);
+});
+
+describe('pits on a plate that holds pressure', () => {
+  const PART = 'quarry.saddle-tank';
+  it('a slip of the pen is asked about; filler is refused where the survey says so, and the figure is the upper end', async () => {
+    const page = await stage.desk();
+    await open(stage, page, `/parts/${PART}/inspect`);
+    const panel = page.locator('section[aria-label="Pits and wall"]');
+    await panel.getByRole('button', { name: 'Measure' }).click();
+    await panel.getByLabel('Deepest pit of each patch, mm').fill('0.4 0.5 40');
+    await panel.getByText('a slip of the pen?').waitFor();
+    expect(await panel.getByRole('button', { name: 'Log the pits' }).isDisabled()).toBe(true);
+    await panel.getByLabel('Deepest pit of each patch, mm').fill('.30 .45 .52 .38 .61 .47 .55 .41');
+    await panel.getByLabel('Patches the whole face would make').fill('40');
+    await panel.getByLabel('Sound wall, mm').fill('6');
+    await panel.getByLabel('Least the part needs, mm').fill('5.500');
+    await panel.getByRole('button', { name: 'Log the pits' }).click();
+    await panel.getByText(/Judge by 1\.4/).waitFor();
+    await panel.getByText('less wall is left than the part needs').first().waitFor();
+    expect(await panel.locator('ul[aria-label="Refused"]').textContent()).toContain('fill it: no.');
+    expect(await violations(page)).toEqual([]);
+  }, 60_000);
+});
+
+describe('what holds a part', () => {
+  it('a sign is logged, nothing goes over it, and a licensed person’s answer ends it', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/van.chassis-rail-left/inspect');
+    await page.getByRole('radio', { name: 'not paint: refer' }).click();
+    await page.getByRole('button', { name: 'a crack through the paint over a weld or a hole' }).click();
+    await finding(page).getByText('This is not a matter of paint.').waitFor();
+    expect((await card('van.chassis-rail-left')).headline).toBe('referred');
+    // On the list of the shop it stands first.
+    await open(stage, page, '/inspect');
+    const held = page.locator('section[aria-label="Waits for a licensed person"]');
+    await held.getByText('Chassis rail, left').waitFor();
+    expect(await violations(page)).toEqual([]);
+    await held.getByRole('link', { name: /Chassis rail, left/ }).click();
+    await finding(page).getByRole('button', { name: 'Close the finding' }).click();
+    await finding(page).getByText('This is needed.').first().waitFor();
+    await finding(page).getByLabel('Who answered').fill('J. Marram, vehicle examiner');
+    await finding(page).getByLabel('What they answered').fill('ground out, welded, passed');
+    await finding(page).getByRole('button', { name: 'Close the finding' }).click();
+    await finding(page).getByText('J. Marram').waitFor();
+    expect((await card('van.chassis-rail-left')).headline).not.toBe('referred');
+  }, 60_000);
+});
+
+describe('levelling', () => {
+  it('says how many are to go, and when to stop', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/quarry.dome-cover/inspect');
+    const panel = page.locator('section[aria-label="Levelling"]');
+    await panel.getByRole('radio', { name: 'as built' }).click();
+    const log = async (share: string): Promise<void> => {
+      await panel.getByLabel('Still showing, %').fill(share);
+      await panel.getByRole('button', { name: 'Log the cycle' }).click();
+    };
+    await log('42');
+    await panel.getByText('About 5 more').waitFor();
+    await log('20');
+    await panel.getByText(/About \d more/).waitFor();
+    await log('4');
+    await panel.getByText('stop').last().waitFor();
+    await panel.getByText('It meets the standard you set, as built').waitFor();
+    expect(await violations(page)).toEqual([]);
+  }, 60_000);
+});
