@@ -17,14 +17,15 @@ const ASKS: Readonly<Record<ClosedHow, string | null>> = {
   'not-so': null,
 };
 
-/** Ends a finding: mended, accepted with a reason, or answered by a licensed person by name. */
-export function CloseFinding({
-  view,
-  finding,
-}: {
+interface Props {
   readonly view: InspectView;
   readonly finding: FindingView;
-}) {
+  /** It stays in sight when it is closed. */
+  readonly onClosed: () => void;
+}
+
+/** Ends a finding: mended, accepted with a reason, or answered by a licensed person by name. */
+export function CloseFinding({ view, finding, onClosed }: Props) {
   const ways = finding.holds ? (['licensed-answer'] as const) : CLOSED_HOW;
   const [how, setHow] = useState<ClosedHow>(ways[0]!);
   const { log, save } = useFinds(view);
@@ -37,13 +38,14 @@ export function CloseFinding({
   const close = (): void => {
     const v = draft.read();
     if (!v) return;
-    log('finding-closed', finding.fact.face, {
+    const body = {
       findingId: finding.findingId,
       how,
       ...(v.by ? { by: v.by } : {}),
       ...(v.reason ? { reason: v.reason } : {}),
       ...(finding.remedy?.body.causeId ? { causeId: finding.remedy.body.causeId } : {}),
-    });
+    };
+    log('finding-closed', finding.fact.face, body, { done: onClosed });
   };
   return (
     <section aria-label="Close it" className="flex flex-col gap-2 border-t border-line pt-3">

@@ -13,10 +13,11 @@ interface Props {
   readonly view: InspectView;
   readonly finding: FindingView;
   readonly number: number;
+  readonly onClosed: () => void;
 }
 
 /** One finding: what it is, what it holds up, what caused it, what mends it, how it ended. */
-export function FindingPanel({ view, finding, number }: Props) {
+export function FindingPanel({ view, finding, number, onClosed }: Props) {
   const { fact, closed, holds, coat } = finding;
   const { fault, note, seenAfter } = fact.body;
   const { log, save } = useFinds(view);
@@ -93,7 +94,9 @@ export function FindingPanel({ view, finding, number }: Props) {
         </p>
       ) : null}
       {fault ? <FaultFinder view={view} finding={finding} /> : null}
-      {closed ? null : <CloseFinding key={finding.findingId} view={view} finding={finding} />}
+      {closed ? null : (
+        <CloseFinding key={finding.findingId} view={view} finding={finding} onClosed={onClosed} />
+      )}
     </section>
   );
 }

@@ -76,6 +76,7 @@ function Of({ view }: { readonly view: InspectView }) {
               view={view}
               finding={chosen}
               number={view.findings.indexOf(chosen) + 1}
+              onClosed={() => choose(chosen.findingId)}
             />
           ) : (
             <p className="border border-line bg-panel p-4 text-quiet">
