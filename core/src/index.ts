@@ -155,8 +155,8 @@ export { type Applicator, TRANSFER, applicatorOf, WORK_SHAPES, type WorkShape } 
 // mix
 export { type Batch, recipeOf, batchOfMixed, scaleSteps, type Repair, repairOverPour } from './mix/recipe.ts';
 export {
-  THINNER_GRADES,
   type ThinnerGrade,
+  THINNER_GRADES,
   thinnerGrade,
   thinnerStartPct,
   vocAsAppliedGL,
@@ -200,6 +200,7 @@ export {
   seenSinceStripped,
 } from './facts/part.ts';
 export {
+  RATIO_BY,
   WASTE_REASONS,
   STOCK_FACTS,
   type StockKind,

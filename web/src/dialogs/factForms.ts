@@ -57,7 +57,10 @@ const done = (text: string): FormShape['finish'] => [{ text, body: {} }];
 export const FORMS: Readonly<Partial<Record<FactKind, FormShape>>> = {
   degreased: {
     fields: [],
-    finish: done('Log degreasing'),
+    finish: [
+      { text: 'Log degreasing', body: {} },
+      { text: 'Warmed out as well', body: { isWarmedOut: true } },
+    ],
     caution:
       'Degrease before any sanding or wire-brushing: oil is ground into the pores otherwise. Solvent: ventilate, no ignition; rags into a lidded metal bin.',
   },

@@ -2,6 +2,7 @@ import { newId } from '../ui/newId.ts';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { METRIC, type UnitPreference } from '@calvetta/core';
+import type { Laid } from '../dialogs/coat/HowLaid.tsx';
 
 export const BENCH_HOURS = [12, 42, 168] as const;
 export type BenchHours = (typeof BENCH_HOURS)[number];
@@ -15,11 +16,14 @@ interface Prefs {
   readonly benchHours: BenchHours;
   /** The place on the Bench's dew ruler; null: the dampest. */
   readonly rulerPlaceId: string | null;
+  /** How the last coat was laid on this device: offered again, never taken without a touch. */
+  readonly laid: Laid;
   setUnits: (units: Partial<UnitPreference>) => void;
   setTheme: (theme: 'light' | 'dark') => void;
   setPerson: (personId: string) => void;
   setBenchHours: (hours: BenchHours) => void;
   setRulerPlace: (placeId: string) => void;
+  setLaid: (laid: Laid) => void;
 }
 
 export const usePrefs = create<Prefs>()(
@@ -31,11 +35,13 @@ export const usePrefs = create<Prefs>()(
       deviceId: `device-${newId().slice(0, 8)}`,
       benchHours: 42,
       rulerPlaceId: null,
+      laid: {},
       setUnits: (units) => set((s) => ({ units: { ...s.units, ...units } })),
       setTheme: (theme) => set({ theme }),
       setPerson: (personId) => set({ personId }),
       setBenchHours: (benchHours) => set({ benchHours }),
       setRulerPlace: (rulerPlaceId) => set({ rulerPlaceId }),
+      setLaid: (laid) => set({ laid }),
     }),
     {
       name: 'calvetta-prefs',

@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import type { SubmitBody } from '../submit.ts';
 import { FromCup } from './FromCup.tsx';
+import { HowLaid } from './HowLaid.tsx';
 import { Gates } from './Gates.tsx';
 import { useCoat } from './useCoat.ts';
 
@@ -63,6 +64,13 @@ export function CoatForm({ part, face, isNow, correct, save, submit, children }:
           />
         </div>
       )}
+      <HowLaid
+        laid={coat.laid}
+        onLaid={coat.setLaid}
+        last={coat.lastLaid}
+        isGun={coat.tool === 'gun' || coat.tool === 'aerosol'}
+        isTwoPack={sheet?.packs === 2}
+      />
       {needsReason || refusal ? (
         <TextField
           label="Why it was done all the same"

@@ -3,11 +3,13 @@ import {
   needOf,
   UM_PER_MIL,
   type Face,
+  type FactBodies,
   type GateVerdict,
   type ProductSheet,
   type Tool,
 } from '@calvetta/core';
 import type { FactView, FaceView, MixView, PartCard, PartDetail } from '@calvetta/contract';
+import type { Laid } from './HowLaid.tsx';
 import { isMixGone } from '../../words/mixWords.ts';
 
 /** A film as the field shows it, in the reader's unit. */
@@ -89,7 +91,16 @@ export interface CoatDraft {
   readonly mix: MixView | undefined;
   readonly chosenMixId: string;
   readonly reason: string;
+  readonly laid: Laid;
 }
+
+/** What an entry says of how it was laid, for a correction to keep. */
+export const laidOf = (body: FactBodies['coated']): Laid =>
+  Object.fromEntries(
+    (['thinnerGrade', 'gunMm', 'ratioBy', 'isStirred', 'isStrained'] as const).flatMap((k) =>
+      body[k] === undefined ? [] : [[k, body[k]]],
+    ),
+  );
 
 /** The body of the entry: what a cup says of batch and thinner wins over what was typed. */
 export function coatBody(
@@ -120,6 +131,7 @@ export function coatBody(
     dftUm: Number(d.dftUm.toFixed(1)),
     tool: d.tool,
     ...from,
+    ...d.laid,
     ...(over === undefined ? {} : { over }),
     ...(d.reason === '' ? {} : { reason: d.reason }),
   };

@@ -6,11 +6,13 @@ import { maybe, number, quantity, words } from '../../forms/read.ts';
 import { useDraft, type Bound } from '../../forms/useDraft.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import type { SubmitBody } from '../submit.ts';
+import type { Laid } from './HowLaid.tsx';
 import {
   coatBody,
   conditionsOf,
   cupsFor,
   evidenceOf,
+  laidOf,
   usualAgain,
   shownFilm,
   usualCup,
@@ -45,6 +47,9 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const [tool, setTool] = useState<Tool>(known?.tool ?? last.tool ?? 'gun');
   // A correction keeps the cup it was logged with, or none: the one that stands there now is another.
   const [mixId, setMixId] = useState<string | null>(correct ? (known?.mixId ?? '') : null);
+  const lastLaid = usePrefs((s) => s.laid);
+  const keepLaid = usePrefs((s) => s.setLaid);
+  const [laid, setLaid] = useState<Laid>(known ? laidOf(known) : {});
   const [isUsedTyped, setUsedTyped] = useState(known?.usedMl !== undefined);
   const draft = useDraft(readersFor(filmUnit), {
     film: shownFilm(known?.dftUm ?? part.card.next?.dftUm ?? null, filmUnit),
@@ -85,7 +90,8 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     const usedMl = millilitres(used.value);
     if (!v || !usedMl.ok) return;
     const typedIn = { batch: v.batch, thinnerPct: v.thinner, dftUm: v.film, usedMl: usedMl.value };
-    const all = { ...typedIn, sheetId, tool, mix, chosenMixId };
+    if (Object.keys(laid).length > 0) keepLaid(laid);
+    const all = { ...typedIn, sheetId, tool, mix, chosenMixId, laid };
     submit(coatBody({ ...all, reason: why.trim() }, part, view.face, correct), evidenceOf(part, view, gates));
   };
   return {
@@ -100,6 +106,9 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     chosenMixId,
     setMixId,
     used,
+    laid,
+    setLaid,
+    lastLaid,
     draft,
     gates,
     log,
