@@ -56,6 +56,7 @@ interface NotFound {
     | 'import'
     | 'probe'
     | 'plan'
+    | 'picture'
     | 'route';
   readonly id?: string;
   readonly path?: string;

@@ -14,6 +14,7 @@ import { inspectRoutes } from './inspect/inspect.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { planRoutes } from './plan/plan.routes.ts';
+import { picturesRoutes } from './pictures/pictures.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
 import { readingsRoutes } from './readings/readings.routes.ts';
 import { packsRoutes } from './shelf/packs.routes.ts';
@@ -39,10 +40,19 @@ export const routersOf = (deps: Deps): Router[] =>
     templatesRoutes,
     planRoutes,
     inspectRoutes,
+    picturesRoutes,
     shelfRoutes,
     packsRoutes,
     backupRoutes,
   ].map((routes) => routes(deps));
+
+const TABLE = ['application/json', 'text/csv'];
+/** Doors that take something else than JSON. */
+const TYPES: Readonly<Record<string, readonly string[]>> = {
+  '/import/readings': TABLE,
+  '/import/forecast': TABLE,
+  '/pictures': ['multipart/form-data'],
+};
 
 /** The application as a value: everything it needs comes in as `deps`. `webFolder` holds the built page, or null for none. */
 export function createApp(deps: Deps, webFolder: string | null): Express {
@@ -62,7 +72,7 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
     }),
   );
   app.use(frontDoor(deps.publicOrigin));
-  app.use('/api', contentTypes(['/import/readings', '/import/forecast']));
+  app.use('/api', contentTypes(TYPES));
   app.use('/api', roomToWrite(deps.freeBytes, deps.nowMs));
   app.use('/api', importsRoutes(deps));
   app.use('/api', express.json({ limit: '1mb' }), inBounds(PLAIN));

@@ -64,6 +64,22 @@ function operation(route: ApiRoute): Json {
           },
         }
       : {}),
+    ...(route.picture
+      ? {
+          requestBody: {
+            required: true,
+            content: {
+              'multipart/form-data': {
+                schema: {
+                  type: 'object',
+                  required: ['file'],
+                  properties: { file: { type: 'string', format: 'binary' } },
+                },
+              },
+            },
+          },
+        }
+      : {}),
     responses: {
       '2XX': { description: 'Done', content: { [route.answers ?? 'application/json']: {} } },
       default: {

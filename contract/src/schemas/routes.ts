@@ -32,9 +32,11 @@ export interface ApiRoute {
   readonly body?: Joi.Schema;
   /** A file may be sent in its place. */
   readonly csv?: true;
+  /** A form with one picture as `file`. */
+  readonly picture?: true;
   readonly query?: readonly string[];
   /** What comes back, where that is not JSON. */
-  readonly answers?: 'text/csv' | 'text/calendar' | 'text/event-stream' | 'application/gzip';
+  readonly answers?: 'image/jpeg' | 'text/csv' | 'text/calendar' | 'text/event-stream' | 'application/gzip';
 }
 
 const get = (path: string, says: string, over: Partial<ApiRoute> = {}): ApiRoute => ({
@@ -133,6 +135,9 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/templates', 'Surveys kept under a name'),
   send('post', '/templates', 'Keeps a survey under a name', surveyTemplate),
   drop('/templates/:templateId', 'Takes a template off the list'),
+  { method: 'post', path: '/pictures', says: 'A picture: JPEG, PNG or WebP of 25 MB at most', picture: true },
+  get('/pictures/:pictureId', 'A picture, upright, without its position', { answers: 'image/jpeg' }),
+  get('/pictures/:pictureId/thumb', 'A picture, small', { answers: 'image/jpeg' }),
   get('/inspect', 'What was found in the shop and is open, and what is being levelled'),
   get('/parts/:partId/inspect', 'What was found on a part, with all that its causes are weighed from'),
   get('/plan', 'The plan that holds: what was asked, and what came of it'),

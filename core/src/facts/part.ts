@@ -52,6 +52,10 @@ export const TESTS = ['tack', 'thumb-twist', 'thumbnail'] as const;
 export type TestKind = (typeof TESTS)[number];
 export const CONTAMINANTS = ['bare-hand', 'oil', 'dust', 'wax', 'other'] as const;
 
+/** What a picture shows: the part as it came, at work, done. */
+export const PICTURE_STAGES = ['before', 'during', 'after'] as const;
+export type PictureStage = (typeof PICTURE_STAGES)[number];
+
 /** What was looked at before the metal is hidden. */
 const seen = object({ rust: oneOf(SEEN_RUST), paint: oneOf(SEEN_PAINT), water: oneOf(SEEN_WATER) });
 const reason = text(300);
@@ -169,6 +173,14 @@ export const PART_FACTS = {
     ),
   ),
   /** A piece of evidence about a fault, looked at, tried or remembered. */
+  /** A picture of it, or of what was found. */
+  pictured: kind(
+    'Pictured',
+    object(
+      { pictureId: id('picture') },
+      { findingId: uuid('fact'), stage: oneOf(PICTURE_STAGES), note: text(300) },
+    ),
+  ),
   'finding-answered': kind(
     'Answered about a fault',
     object({ findingId: uuid('fact'), code: oneOf(EVIDENCE_CODES), says: oneOf(['yes', 'no', 'unknown']) }),

@@ -5,6 +5,8 @@ import { BACKUP_FORMAT, BadBackup, Tally, type BackupEnd, type BackupHeader } fr
 
 /** Longer than any row that the doors let in. */
 const LONGEST_LINE = 4_000_000;
+/** Handed on before it is more than this, however few rows it is. */
+const MOST_CHARS = 8_000_000;
 /** Rows handed on at a time. */
 const AT_A_TIME = 1_000;
 
@@ -25,7 +27,7 @@ export async function readBackup(
   const tally = new Tally();
   let header: BackupHeader | null = null;
   let end: BackupEnd | null = null;
-  let held: { table: string; rows: string[] } | null = null;
+  let held: { table: string; rows: string[]; chars: number } | null = null;
   let lineNumber = 0;
   const flush = async (): Promise<void> => {
     if (held && header) await take(held, header);
@@ -41,9 +43,11 @@ export async function readBackup(
       if (!m || line.length > LONGEST_LINE) throw new BadBackup(`line ${lineNumber} is no row of a table`);
       const [, table, row] = m as unknown as [string, string, string];
       tally.add(table, line);
-      if (held && (held.table !== table || held.rows.length >= AT_A_TIME)) await flush();
-      held ??= { table, rows: [] };
+      if (held && (held.table !== table || held.rows.length >= AT_A_TIME || held.chars > MOST_CHARS))
+        await flush();
+      held ??= { table, rows: [], chars: 0 };
       held.rows.push(row);
+      held.chars += row.length;
     }
   }
   await flush();

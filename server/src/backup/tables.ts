@@ -7,6 +7,8 @@ export interface Table {
   readonly orderBy: readonly string[];
   /** The column that counts its rows; its counter goes on behind the last. */
   readonly counter: string | null;
+  /** It holds pictures or the like: few rows at a time. */
+  readonly isHeavy: boolean;
 }
 
 /** A table whose comment begins so is worked out from the others and can be dropped: no backup holds it. */
@@ -21,12 +23,14 @@ export async function tablesOf(db: Db): Promise<Table[]> {
     name: string;
     key: string[] | null;
     counter: string | null;
+    isHeavy: boolean;
     needs: string[];
   }>(
     `select c.relname as name,
        (select array_agg(a.attname::text order by k.n) from pg_index i, unnest(i.indkey) with ordinality k(attnum, n)
           join pg_attribute a on a.attrelid = c.oid and a.attnum = k.attnum where i.indrelid = c.oid and i.indisprimary) as key,
        (select attname::text from pg_attribute where attrelid = c.oid and attidentity <> '' limit 1) as counter,
+       exists(select 1 from pg_attribute where attrelid = c.oid and atttypid = 'bytea'::regtype) as "isHeavy",
        array(select distinct f.relname::text from pg_constraint x join pg_class f on f.oid = x.confrelid
              where x.conrelid = c.oid and x.contype = 'f' and x.confrelid <> c.oid) as needs
      from pg_class c where c.relnamespace = 'public'::regnamespace and c.relkind = 'r' and c.relname <> 'migration'
@@ -42,7 +46,7 @@ export async function tablesOf(db: Db): Promise<Table[]> {
       left.delete(r.name);
       const orderBy = r.counter === null ? r.key : [r.counter];
       if (orderBy === null) throw new Error(`the table ${r.name} has no key to put its rows in order by`);
-      out.push({ name: r.name, orderBy, counter: r.counter });
+      out.push({ name: r.name, orderBy, counter: r.counter, isHeavy: r.isHeavy });
     }
   }
   return out;

@@ -8,6 +8,7 @@ import { quoted, tablesOf, type Table } from './tables.ts';
 
 /** Rows fetched at a time: memory stays flat however many years there are. */
 const AT_A_TIME = 2_000;
+const HEAVY_AT_A_TIME = 4;
 
 /**
  * Writes every row of the shop, as all of them stood at one instant, while the shop goes on being used. Waits for `out` where that is
@@ -61,7 +62,9 @@ async function putTable(
   );
   const head = `{${JSON.stringify(table.name)}:`;
   for (;;) {
-    const { rows } = await tx.query<{ line: string }>(`fetch ${AT_A_TIME} from rows_of`);
+    const { rows } = await tx.query<{ line: string }>(
+      `fetch ${table.isHeavy ? HEAVY_AT_A_TIME : AT_A_TIME} from rows_of`,
+    );
     if (rows.length === 0) break;
     const lines = rows.map((r) => `${head}${r.line}}`);
     for (const line of lines) tally.add(table.name, line);

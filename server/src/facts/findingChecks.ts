@@ -76,5 +76,6 @@ export const FINDING_CHECKS: Checks = {
   'remedy-set': ofFinding,
   'repair-chosen': ofFinding,
   'pits-measured': ofFinding,
+  pictured: ofFinding,
   'finding-closed': closing,
 };

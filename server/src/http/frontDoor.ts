@@ -62,15 +62,15 @@ function checkWriter(req: Request, own: URL | null): void {
     throw new AppError('foreign-page', { header: WRITE_HEADER });
 }
 
-/** Writes come as JSON; `alsoCsv` names the routes, below where it is mounted, that take a table too. */
-export function contentTypes(alsoCsv: readonly string[]): RequestHandler {
+/** Writes come as JSON; routes, below where it is mounted, that take something else as well or in its place are named with it. */
+export function contentTypes(also: Readonly<Record<string, readonly string[]>>): RequestHandler {
   return (req, _res, next) => {
     if (READS.has(req.method) || req.method === 'DELETE') {
       next();
       return;
     }
     const got = (req.get('content-type') ?? '').split(';')[0]!.trim().toLowerCase();
-    const accepts = ['application/json', ...(alsoCsv.includes(req.path) ? ['text/csv'] : [])];
+    const accepts = also[req.path] ?? ['application/json'];
     if (!accepts.includes(got)) throw new AppError('content-type', { got, accepts });
     next();
   };

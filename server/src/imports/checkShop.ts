@@ -63,7 +63,12 @@ function strangers(f: ShopFile, known: Readonly<Record<string, ReadonlySet<strin
     (f.stockFacts ?? []).flatMap((s) => (s.kind === 'mixed' ? [String(s.body['mixId'])] : [])),
   );
   const has = (of: Ref | 'sheet', id: string): boolean =>
-    of === 'mix' ? mixes.has(id) : (known[of]?.has(of === 'fact' ? id.toLowerCase() : id) ?? false);
+    // A shop file holds no pictures (the backup does): what names one is kept, and the page says it is not here.
+    of === 'picture'
+      ? true
+      : of === 'mix'
+        ? mixes.has(id)
+        : (known[of]?.has(of === 'fact' ? id.toLowerCase() : id) ?? false);
   const need = (field: string, of: Ref, id: string | null): FieldProblem[] =>
     id === null || has(of, id) ? [] : [problem(field, 'unknown-reference', id, `a ${of} of this file`)];
   const body = (at: string, shape: (typeof PART_FACTS)[keyof typeof PART_FACTS]['body'], value: unknown) =>
