@@ -188,6 +188,8 @@ export {
   type StripMethod,
   PRETREATMENTS,
   TESTS,
+  PICTURE_STAGES,
+  type PictureStage,
   type TestKind,
   CONTAMINANTS,
   PART_FACTS,

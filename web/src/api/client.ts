@@ -65,6 +65,8 @@ function isErrorBody(body: unknown): body is ErrorBody {
 }
 
 const LONGEST_MS = 20_000;
+/** A picture over a shed’s wireless takes its time. */
+const LONGEST_FILE_MS = 180_000;
 /** What only our own pages can send with a write (the server's `http/frontDoor.ts`). */
 const WRITES = { 'X-Calvetta': '1' };
 
@@ -73,10 +75,21 @@ export const send = (write: Write): Promise<unknown> =>
   call(write.path, {
     method: write.method,
     // A line that stalls is nobody's answer; sent again, it is stored once.
-    ...(typeof AbortSignal.timeout === 'function' ? { signal: AbortSignal.timeout(LONGEST_MS) } : {}),
+    ...(typeof AbortSignal.timeout === 'function'
+      ? { signal: AbortSignal.timeout(write.file ? LONGEST_FILE_MS : LONGEST_MS) }
+      : {}),
     headers: { ...WRITES, ...(write.body === null ? {} : { 'Content-Type': 'application/json' }) },
     ...(write.body === null ? {} : { body: JSON.stringify(write.body) }),
+    ...(write.file ? { body: formOf(write.file) } : {}),
   });
+
+/** The browser writes the form’s own type, with what parts it. */
+function formOf(file: Blob): FormData {
+  const form = new FormData();
+  form.set('file', file);
+  return form;
+}
+export const pictureUrl = (pictureId: string): string => `/api/pictures/${encodeURIComponent(pictureId)}`;
 
 /** A new token for a probe. It is shown once and never kept here, so it does not go the way of other writes. */
 export const mintToken = (probeId: string): Promise<{ readonly token: string }> =>

@@ -19,6 +19,8 @@ export interface Write {
   /** Below `/api`. */
   readonly path: string;
   readonly body: unknown;
+  /** A file that goes with it, as a form; then `body` is null. */
+  readonly file?: Blob;
   /** What it is, for the person who waits for it. */
   readonly what: string;
 }
@@ -69,5 +71,10 @@ export const meansWrite = (patch: object): Write => make('PATCH', ['shop', 'mean
 export const templateWrite = (t: SurveyTemplate): Write =>
   make('POST', ['templates'], `The template “${t.name}”`, t);
 export const planWrite = (plan: PlanInput): Write => make('POST', ['plan'], 'The plan', plan, plan.planId);
+/** A picture goes before the entry that names it. */
+export const pictureWrite = (pictureId: string, file: Blob): Write => ({
+  ...make('POST', ['pictures'], 'A picture', null, pictureId),
+  file,
+});
 export const templateGone = (templateId: string): Write =>
   make('DELETE', ['templates', templateId], 'A template taken off the list');

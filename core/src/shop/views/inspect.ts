@@ -66,6 +66,7 @@ export interface InspectView extends Moment {
   readonly levels: readonly LevelView[];
   readonly pits: readonly PitsView[];
   readonly trials: readonly TrialView[];
+  readonly pictures: readonly FactOf<'pictured'>[];
   /** When a trial of the newest coat of each face is worth making; null: not within what is known. */
   readonly trialDue: readonly {
     readonly face: Face;
@@ -194,6 +195,7 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     coats: coatsOn(part),
     levels: levelsOf(part),
     pits: pitsOf(part, survey),
+    pictures: ofKind(standing, 'pictured'),
     trials: ofKind(standing, 'adhesion-tried').map((fact) => ({
       fact,
       productName: snapshot.shop.sheets.get(fact.body.sheetId)?.name ?? '',

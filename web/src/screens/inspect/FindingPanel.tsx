@@ -6,6 +6,7 @@ import { OneOf } from '../../ui/Toggle.tsx';
 import { moment } from '../../ui/time.ts';
 import { CloseFinding } from './CloseFinding.tsx';
 import { FaultFinder } from './FaultFinder.tsx';
+import { Pictures } from './Pictures.tsx';
 import { findingName } from './findingName.ts';
 import { useFinds } from './useFinding.ts';
 
@@ -94,6 +95,7 @@ export function FindingPanel({ view, finding, number, onClosed }: Props) {
         </p>
       ) : null}
       {fault ? <FaultFinder view={view} finding={finding} /> : null}
+      <Pictures view={view} findingId={finding.findingId} />
       {closed ? null : (
         <CloseFinding key={finding.findingId} view={view} finding={finding} onClosed={onClosed} />
       )}

@@ -9,6 +9,7 @@ import { FaceMap, type Spot } from './FaceMap.tsx';
 import { FindingPanel } from './FindingPanel.tsx';
 import { LevelPanel } from './LevelPanel.tsx';
 import { NewFinding } from './NewFinding.tsx';
+import { Pictures } from './Pictures.tsx';
 import { PitsPanel } from './PitsPanel.tsx';
 import { TrialPanel } from './TrialPanel.tsx';
 
@@ -59,6 +60,7 @@ function Of({ view }: { readonly view: InspectView }) {
               />
             ))}
           </div>
+          <Pictures view={view} findingId={null} />
           <PitsPanel view={view} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">

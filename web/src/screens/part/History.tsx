@@ -1,6 +1,16 @@
 import type { FactBodies, FactKind } from '@calvetta/core';
 import type { FactView, PartDetail, RouteStepView } from '@calvetta/contract';
-import { FACT_WORDS, TEST_WORDS, ORIGIN_WORDS } from '@calvetta/contract/words';
+import {
+  CLOSED_WORDS,
+  EVIDENCE_WORDS,
+  FACT_WORDS,
+  LEVEL_STANDARD_WORDS,
+  LEVEL_WITH_WORDS,
+  ORIGIN_WORDS,
+  REMEDY_WORDS,
+  REPAIR_WORDS,
+  TEST_WORDS,
+} from '@calvetta/contract/words';
 import { useShop } from '../../api/queries.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { dayAndTime } from '../../ui/time.ts';
@@ -9,6 +19,7 @@ import { LOG_KINDS } from '../../dialogs/factForms.ts';
 import { refusedWords } from '../../record/refusal.ts';
 import { useRecord } from '../../record/useRecord.ts';
 import { useNotices } from '../../state/notices.ts';
+import { findingName } from '../inspect/findingName.ts';
 import { stepName } from '../../words/stepWords.ts';
 
 /** Everything that happened to the part, newest first. Corrected and voided entries stay, struck through. */
@@ -78,7 +89,17 @@ export function History({ part }: { readonly part: PartDetail }) {
 }
 
 /** Entries without a form to correct them in: they are voided and made again. */
-const VOIDED_HERE: readonly FactKind[] = ['film-read', 'step-done'];
+const VOIDED_HERE: readonly FactKind[] = [
+  'film-read',
+  'step-done',
+  'pits-measured',
+  'levelled',
+  'level-set',
+  'adhesion-tried',
+  'pictured',
+  'remedy-set',
+  'repair-chosen',
+];
 
 /** What a coat has from its mix: how old it was, and its hardener's batch. */
 const mixText = (mix: FactView['mix']): string =>
@@ -96,6 +117,40 @@ function stepText(body: FactBodies['step-done'], steps: readonly RouteStepView[]
     ...(body.found === undefined ? [] : [body.found]),
   ];
   return words.join(' · ');
+}
+
+/** What was found, measured and decided, in a few words. */
+function inspectText(fact: FactView): string {
+  switch (fact.kind) {
+    case 'found':
+      return findingName({ fact });
+    case 'finding-answered':
+      return `${EVIDENCE_WORDS[fact.body.code].ask} ${fact.body.says === 'unknown' ? 'taken back' : fact.body.says}`;
+    case 'remedy-set':
+      return REMEDY_WORDS[fact.body.remedy];
+    case 'repair-chosen':
+      return `${REPAIR_WORDS[fact.body.repair]}${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+    case 'finding-closed':
+      return `${CLOSED_WORDS[fact.body.how]}${fact.body.by ? `, ${fact.body.by}` : ''}${fact.body.reason ? ` — ${fact.body.reason}` : ''}`;
+    case 'pits-measured':
+      return `${fact.body.deepestMm.length} patches, deepest ${Math.max(...fact.body.deepestMm)} mm`;
+    case 'level-set':
+      return LEVEL_STANDARD_WORDS[fact.body.standard].name;
+    case 'levelled':
+      return `${LEVEL_WITH_WORDS[fact.body.what]}, P${fact.body.gritP}, ${fact.body.showingPct} % still showing`;
+    case 'adhesion-tried':
+      return fact.body.detachedPct !== undefined
+        ? `${fact.body.detachedPct} % came off`
+        : fact.body.pullMpa !== undefined
+          ? `${fact.body.pullMpa} MPa`
+          : fact.body.isSound
+            ? 'it holds'
+            : 'it comes off';
+    case 'pictured':
+      return [fact.body.stage, fact.body.note].filter((w) => w !== undefined).join(', ');
+    default:
+      return '';
+  }
 }
 
 function FactWords({ fact, steps }: { readonly fact: FactView; readonly steps: readonly RouteStepView[] }) {
@@ -134,7 +189,7 @@ function FactWords({ fact, steps }: { readonly fact: FactView; readonly steps: r
       case 'noted':
         return fact.body.text;
       default:
-        return '';
+        return inspectText(fact);
     }
   })();
   return (

@@ -1,0 +1,35 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
+import type { FactBodies } from '@calvetta/core';
+import { record } from './outbox.ts';
+import { useRecord } from './useRecord.ts';
+import { pictureWrite } from './write.ts';
+
+interface About {
+  readonly partId: string;
+  readonly partName: string;
+  readonly face: 'A' | 'B' | null;
+}
+
+/**
+ * Stores a picture and the entry that names it: both wait on this device while the server is away, the picture first. It is named by the hash
+ * of its file, worked out here: a page that did not come over TLS has no hashing of the browser’s own.
+ */
+export function usePicture(): (
+  file: Blob,
+  about: About,
+  body: Omit<FactBodies['pictured'], 'pictureId'>,
+) => Promise<void> {
+  const keep = useRecord();
+  return async (file, about, body) => {
+    const pictureId = bytesToHex(sha256(new Uint8Array(await file.arrayBuffer())));
+    await record(pictureWrite(pictureId, file));
+    await keep({
+      ...about,
+      kind: 'pictured',
+      happenedMs: Date.now(),
+      endedMs: null,
+      body: { ...body, pictureId },
+    });
+  };
+}
