@@ -440,6 +440,16 @@ export {
   type LevelWith,
 } from './inspect/level.ts';
 export {
+  LEAST_TOUCHES,
+  rustShare,
+  type Pixels,
+  type Point,
+  type RustAsked,
+  type RustRefusal,
+  type RustShare,
+  type Touch,
+} from './inspect/rustShare.ts';
+export {
   REPAIRS,
   EVEN_WEIGHTS,
   repairOptions,

@@ -181,6 +181,21 @@ export const PART_FACTS = {
       { findingId: uuid('fact'), stage: oneOf(PICTURE_STAGES), note: text(300) },
     ),
   ),
+  /** How much of a painted face shows rust, from a picture whose mask somebody approved. */
+  'rust-measured': kind(
+    'Rust measured',
+    object(
+      {
+        pictureId: id('picture'),
+        sharePct: number(0, 100),
+        fromPct: number(0, 100),
+        toPct: number(0, 100),
+        maskedPct: number(0, 100),
+        touches: whole(1, 10_000),
+      },
+      { findingId: uuid('fact') },
+    ),
+  ),
   'finding-answered': kind(
     'Answered about a fault',
     object({ findingId: uuid('fact'), code: oneOf(EVIDENCE_CODES), says: oneOf(['yes', 'no', 'unknown']) }),

@@ -77,5 +77,6 @@ export const FINDING_CHECKS: Checks = {
   'repair-chosen': ofFinding,
   'pits-measured': ofFinding,
   pictured: ofFinding,
+  'rust-measured': ofFinding,
   'finding-closed': closing,
 };

@@ -67,6 +67,7 @@ export interface InspectView extends Moment {
   readonly pits: readonly PitsView[];
   readonly trials: readonly TrialView[];
   readonly pictures: readonly FactOf<'pictured'>[];
+  readonly rust: readonly FactOf<'rust-measured'>[];
   /** When a trial of the newest coat of each face is worth making; null: not within what is known. */
   readonly trialDue: readonly {
     readonly face: Face;
@@ -196,6 +197,7 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     levels: levelsOf(part),
     pits: pitsOf(part, survey),
     pictures: ofKind(standing, 'pictured'),
+    rust: ofKind(standing, 'rust-measured'),
     trials: ofKind(standing, 'adhesion-tried').map((fact) => ({
       fact,
       productName: snapshot.shop.sheets.get(fact.body.sheetId)?.name ?? '',

@@ -1,12 +1,14 @@
 import { useState } from 'react';
-import { PICTURE_STAGES, type FactOf, type InspectView, type PictureStage } from '@calvetta/core';
+import { PICTURE_STAGES, rustDegree, type FactOf, type InspectView, type PictureStage } from '@calvetta/core';
 import { pictureUrl } from '../../api/client.ts';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { useSave } from '../../forms/useSave.ts';
 import { usePicture } from '../../record/usePicture.ts';
+import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { dayAndTime } from '../../ui/time.ts';
+import { RustShare } from './RustShare.tsx';
 import { BeforeAfter } from './BeforeAfter.tsx';
 
 interface Props {
@@ -19,6 +21,7 @@ interface Props {
 export function Pictures({ view, findingId }: Props) {
   const [stage, setStage] = useState<PictureStage>('during');
   const [shown, setShown] = useState<FactOf<'pictured'> | null>(null);
+  const [isRust, setRust] = useState(false);
   const save = useSave();
   const store = usePicture();
   const { partId, name } = view.card;
@@ -53,6 +56,7 @@ export function Pictures({ view, findingId }: Props) {
                   loading="lazy"
                   className="h-[84px] w-auto"
                 />
+                {rustOf(view, p)}
               </button>
             </li>
           ))}
@@ -82,12 +86,50 @@ export function Pictures({ view, findingId }: Props) {
       </div>
       <FormTrouble words={save.problemAt('file') ?? save.trouble} />
       {shown ? (
-        <Panel title={name} subtitle={wordsOf(shown, view.zone)} onClose={() => setShown(null)}>
-          <img src={pictureUrl(shown.body.pictureId)} alt={wordsOf(shown, view.zone)} className="w-full" />
+        <Panel
+          title={name}
+          subtitle={wordsOf(shown, view.zone)}
+          onClose={() => {
+            setRust(false);
+            setShown(null);
+          }}
+        >
+          {isRust ? (
+            <RustShare
+              view={view}
+              pictureId={shown.body.pictureId}
+              findingId={findingId}
+              onStored={() => {
+                setRust(false);
+                setShown(null);
+              }}
+            />
+          ) : (
+            <>
+              <img
+                src={pictureUrl(shown.body.pictureId)}
+                alt={wordsOf(shown, view.zone)}
+                className="w-full"
+              />
+              <Button className="mt-3" onClick={() => setRust(true)}>
+                How much of it is rust?
+              </Button>
+            </>
+          )}
         </Panel>
       ) : null}
     </section>
   );
+}
+
+/** What was measured on a picture, under it. */
+function rustOf(view: InspectView, p: FactOf<'pictured'>) {
+  const measured = view.rust.findLast((r) => r.body.pictureId === p.body.pictureId);
+  return measured ? (
+    <span className="figure block px-1 text-[13px]">
+      rust {measured.body.sharePct.toFixed(1)} %, Ri {rustDegree(measured.body.sharePct)}
+    </span>
+  ) : null;
 }
 
 const wordsOf = (p: FactOf<'pictured'>, zone: string): string =>

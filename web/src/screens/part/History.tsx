@@ -1,4 +1,4 @@
-import type { FactBodies, FactKind } from '@calvetta/core';
+import { rustDegree, type FactBodies, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail, RouteStepView } from '@calvetta/contract';
 import {
   CLOSED_WORDS,
@@ -97,6 +97,7 @@ const VOIDED_HERE: readonly FactKind[] = [
   'level-set',
   'adhesion-tried',
   'pictured',
+  'rust-measured',
   'remedy-set',
   'repair-chosen',
 ];
@@ -146,6 +147,8 @@ function inspectText(fact: FactView): string {
           : fact.body.isSound
             ? 'it holds'
             : 'it comes off';
+    case 'rust-measured':
+      return `${fact.body.sharePct.toFixed(2)} %, ${fact.body.fromPct.toFixed(2)} to ${fact.body.toPct.toFixed(2)} %, Ri ${rustDegree(fact.body.sharePct)}`;
     case 'pictured':
       return [fact.body.stage, fact.body.note].filter((w) => w !== undefined).join(', ');
     default:
