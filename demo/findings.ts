@@ -1,4 +1,5 @@
 import type { Face, FactBodies, FactKind } from '@calvetta/core';
+import { demoPicture } from './pictures.ts';
 
 /** Logs an entry of a part so many hours ago; answers its id. */
 type Add = <K extends FactKind>(
@@ -18,6 +19,7 @@ export function demoFindings(add: Add, topCoat: TopCoat): void {
   trials(add);
   pair(add);
   referred(add);
+  pictures(add);
 }
 
 /** A pitted bonnet, half levelled. */
@@ -149,6 +151,20 @@ function pair(add: Add): void {
     findingId: right,
     how: 'repaired',
     reason: 'beaten out',
+  });
+}
+
+/** The tank as it came, and as it is now. */
+function pictures(add: Add): void {
+  add('quarry.saddle-tank', 'pictured', 695, {
+    pictureId: demoPicture('tank-before'),
+    stage: 'before',
+    note: 'left side, as it came',
+  });
+  add('quarry.saddle-tank', 'pictured', 28, {
+    pictureId: demoPicture('tank-after'),
+    stage: 'after',
+    note: 'left side, in surfacer',
   });
 }
 

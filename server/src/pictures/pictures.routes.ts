@@ -5,6 +5,7 @@ import type { Deps } from '../deps.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { needShop } from '../shop/needShop.ts';
 import { write } from '../write.ts';
+import { findPicture, insertPicture } from './pictures.sql.ts';
 import { LARGEST_FILE, readPicture } from './readPicture.ts';
 
 const upload = multer({
@@ -51,23 +52,7 @@ export function picturesRoutes(deps: Deps): Router {
     const takenAt = takenAtOf(p.taken, shop.workshop.zone);
     const isNew = await write(
       deps,
-      async (tx) =>
-        (
-          await tx.query(
-            `insert into picture (workshop_id, picture_id, width_px, height_px, taken_at, stored_at, jpeg, thumb)
-             values ($1, $2, $3, $4, $5, $6, $7, $8) on conflict do nothing returning 1`,
-            [
-              shop.workshop.workshopId,
-              p.pictureId,
-              p.widthPx,
-              p.heightPx,
-              takenAt,
-              new Date(deps.nowMs()),
-              p.jpeg,
-              p.thumb,
-            ],
-          )
-        ).rows.length > 0,
+      (tx) => insertPicture(tx, shop.workshop.workshopId, p, takenAt, new Date(deps.nowMs())),
       // Nothing is derived from a picture: the entry that names it is what others hear of.
       () => null,
     );
@@ -84,13 +69,10 @@ export function picturesRoutes(deps: Deps): Router {
   ] as const)
     router.get(path, async (req, res) => {
       const id = String(req.params['pictureId']);
-      const { rows } = await deps.db.query<{ bytes: Buffer }>(
-        `select ${column} as bytes from picture where picture_id = $1`,
-        [id],
-      );
-      if (!rows[0]) throw new AppError('not-found', { what: 'picture', id });
+      const bytes = await findPicture(deps.db, id, column);
+      if (!bytes) throw new AppError('not-found', { what: 'picture', id });
       // Named by what it holds: it never changes.
-      res.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').send(rows[0].bytes);
+      res.set('Cache-Control', 'private, max-age=31536000, immutable').type('image/jpeg').send(bytes);
     });
   return router;
 }

@@ -1,8 +1,11 @@
-import { readFile } from 'node:fs/promises';
+import { readdir, readFile } from 'node:fs/promises';
+import { dirname, join } from 'node:path';
 import { HOUR_MS } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { importShop, readShopFile } from '../imports/importShop.ts';
 import { insertReadings, upsertForecast, type ReadingRow } from '../readings/readings.sql.ts';
+import { insertPicture } from '../pictures/pictures.sql.ts';
+import { readPicture, type Picture } from '../pictures/readPicture.ts';
 import { demoProbes } from '../simulators/demoProbes.ts';
 import { probeSample } from '../simulators/probe.ts';
 import { simulatedForecast } from '../simulators/run.ts';
@@ -35,6 +38,13 @@ function hours(nowMs: number, weather: Weather) {
   return [...past, ...simulatedForecast(nowMs, weather).map((h) => ({ ...h, atMs: Date.parse(h.at) }))];
 }
 
+/** The pictures that ship beside the demo, drawn for it. */
+async function picturesBeside(demoFile: string): Promise<Picture[]> {
+  const folder = join(dirname(demoFile), 'pictures');
+  const names = await readdir(folder).catch(() => []);
+  return Promise.all(names.sort().map(async (name) => readPicture(await readFile(join(folder, name)))));
+}
+
 /**
  * Loads the demo that ships, moved to this moment, with its air of two weeks: all of it, or nothing. It is marked as the demo.
  * Refuses where there is a workshop.
@@ -45,12 +55,14 @@ export async function loadDemo(deps: Deps): Promise<{ parts: number; facts: numb
   const { workshopId, zone } = file.workshop;
   const weather = { zone, anchorMs: nowMs };
   const rows = history(nowMs, weather);
+  const pictures = await picturesBeside(deps.demoFile);
   return importShop(deps, file, {
     isDemo: true,
     also: async (tx) => {
       for (let i = 0; i < rows.length; i += AT_ONCE)
         await insertReadings(tx, workshopId, rows.slice(i, i + AT_ONCE));
       await upsertForecast(tx, workshopId, nowMs, hours(nowMs, weather));
+      for (const picture of pictures) await insertPicture(tx, workshopId, picture, null, new Date(nowMs));
     },
   });
 }
