@@ -123,3 +123,83 @@ describe('levelling', () => {
     expect(await violations(page)).toEqual([]);
   }, 60_000);
 });
+
+describe('a picture', () => {
+  /** Places on the picture that are rust, and such that are paint, as an eye would choose them. */
+  const places = (page: Page) =>
+    page.evaluate(() => {
+      const img = document.querySelector<HTMLImageElement>('[role=dialog] img')!;
+      const canvas = document.createElement('canvas');
+      [canvas.width, canvas.height] = [img.naturalWidth, img.naturalHeight];
+      const context = canvas.getContext('2d')!;
+      context.drawImage(img, 0, 0);
+      const { data } = context.getImageData(0, 0, canvas.width, canvas.height);
+      const found: Record<'rust' | 'sound', [number, number][]> = { rust: [], sound: [] };
+      for (let k = 0; k < 6000; k++) {
+        const x = 80 + Math.floor((k * 97.3) % (canvas.width - 160));
+        const y = 150 + Math.floor((k * 61.7) % (canvas.height - 320));
+        let n = 0;
+        for (const dy of [-8, 0, 8])
+          for (const dx of [-8, 0, 8]) {
+            const i = 4 * ((y + dy) * canvas.width + x + dx);
+            if (data[i]! > data[i + 1]! + 25) n += 1;
+          }
+        const kind = n === 9 ? 'rust' : n === 0 ? 'sound' : null;
+        if (kind && found[kind].length < 6) found[kind].push([x / canvas.width, y / canvas.height]);
+      }
+      return found;
+    });
+
+  it('its rust share is measured, its mask approved, and kept', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/quarry.saddle-tank/inspect');
+    const pictures = page.locator('section[aria-label="Pictures"]');
+    await pictures.getByRole('button', { name: /^before/ }).click();
+    await page.getByRole('button', { name: 'How much of it is rust?' }).click();
+    const share = page.locator('section[aria-label="Rust share"]');
+    await share.getByRole('button', { name: 'Measure' }).click();
+    await share.getByText('Touch at least 4 spots of rust').waitFor();
+    const { rust, sound } = await places(page);
+    const ground = share.getByRole('img', { name: 'touch the picture' });
+    const box = (await ground.boundingBox())!;
+    const touch = ([x, y]: [number, number]) =>
+      ground.click({ position: { x: x * box.width, y: y * box.height } });
+    for (const at of rust) await touch(at);
+    await share.getByRole('radio', { name: /sound paint/ }).click();
+    for (const at of sound) await touch(at);
+    await share.getByRole('button', { name: 'Measure' }).click();
+    await share.getByAltText('what was taken for rust').waitFor();
+    expect(await violations(page)).toEqual([]);
+    await share.getByRole('button', { name: 'It does: log it' }).click();
+    await pictures.getByText(/rust \d+\.\d %, Ri [45]/).waitFor();
+  }, 60_000);
+
+  it('is taken from a file, waits on the device while the server is away, and is there afterwards', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/van.battery-tray/inspect');
+    const pictures = page.locator('section[aria-label="Pictures"]');
+    await page.getByText('Nothing is open on this part').waitFor();
+    await page.context().setOffline(true);
+    const file = 'demo/scenario/pictures/tank-after.jpg';
+    await pictures.locator('input[type=file]').setInputFiles(file);
+    await page.getByText('waits here and is sent again').first().waitFor();
+    await page.context().setOffline(false);
+    await pictures.locator('li img').first().waitFor({ timeout: 30_000 });
+    expect(
+      await pictures
+        .locator('li img')
+        .first()
+        .evaluate((i: HTMLImageElement) => i.decode().then(() => i.naturalWidth)),
+    ).toBeGreaterThan(0);
+  }, 60_000);
+
+  it('that is none is refused at the field, and nothing is lost', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/van.battery-tray/inspect');
+    const pictures = page.locator('section[aria-label="Pictures"]');
+    await pictures
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'p.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
+    await pictures.getByRole('alert').getByText('JPEG, PNG or WebP').waitFor();
+  }, 60_000);
+});

@@ -27,6 +27,16 @@ export type TrialVerdict = 'sound' | 'ask' | 'refuse';
 export const trialVerdict = (c: CrossCutClass): TrialVerdict =>
   c <= 1 ? 'sound' : c === 2 ? 'ask' : 'refuse';
 
+/** What a trial showed: by its class, by thumb and tape, or for a person to read. */
+export function trialOf(body: {
+  readonly detachedPct?: number;
+  readonly isSound?: boolean;
+}): TrialVerdict | null {
+  const { detachedPct, isSound } = body;
+  if (detachedPct !== undefined) return trialVerdict(crossCutClass(detachedPct));
+  return isSound === undefined ? null : isSound ? 'sound' : 'refuse';
+}
+
 /** How a film is cut: six lines each way at a spacing of ISO 2409, or an X above 250 µm (ISO 16276-2); quoted from memory. */
 export function cutFor(
   filmUm: number,

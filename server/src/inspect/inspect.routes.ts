@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { inspectList, inspectOf } from '@calvetta/core';
+import { inspectList, inspectOf, learnedHere } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { needSnapshot } from '../shop/needShop.ts';
@@ -8,6 +8,9 @@ export function inspectRoutes(deps: Deps): Router {
   const router = Router();
   router.get('/inspect', async (_req, res) => {
     res.json(inspectList(await needSnapshot(deps)));
+  });
+  router.get('/learned', async (_req, res) => {
+    res.json({ learned: learnedHere(await needSnapshot(deps)) });
   });
   router.get('/parts/:partId/inspect', async (req, res) => {
     const snapshot = await needSnapshot(deps);

@@ -261,3 +261,42 @@ describe('the list of the shop', () => {
     expect((await app.call('GET', '/api/parts/nobody/inspect')).status).toBe(404);
   });
 });
+
+describe('one part and another', () => {
+  it('what is logged about another part moves no evidence of this one', async () => {
+    const lift = found(FRAME, -1, { what: 'fault', fault: 'lifting' });
+    await post(lift);
+    const before = (await findingOf(FRAME, lift.factId)).evidence;
+    const other = await post(
+      factInput('contaminated', CAB, -0.3, { by: 'oil' }),
+      factInput('abraded', CAB, -0.2, { how: 'dry', gritP: 60 }),
+    );
+    expect(other.status).toBe(201);
+    expect((await findingOf(FRAME, lift.factId)).evidence).toEqual(before);
+  });
+});
+
+describe('learned here', () => {
+  it('trials count by product and metal: two that fail and none that holds', async () => {
+    for (const hours of [-0.3, -0.2])
+      await post(
+        factInput('adhesion-tried', FRAME, hours, { by: 'cross-cut', sheetId: 'etch-2k.1', detachedPct: 40 }),
+      );
+    await post(factInput('adhesion-tried', FRAME, -0.1, { by: 'thumbnail', sheetId: EPOXY, isSound: true }));
+    const { learned } = (await app.call('GET', '/api/learned')).body;
+    expect(learned).toContainEqual({
+      productId: 'etch-2k',
+      substrate: 'steel-plate',
+      prep: 'blast',
+      held: 0,
+      failed: 2,
+    });
+    expect(learned).toContainEqual({
+      productId: 'epoxy-primer',
+      substrate: 'steel-plate',
+      prep: 'blast',
+      held: 1,
+      failed: 0,
+    });
+  });
+});

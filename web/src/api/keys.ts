@@ -7,6 +7,7 @@ export const KEYS = {
   /** Below its part, so that what makes the part stale makes this stale. */
   inspect: (partId: string) => ['part', partId, 'inspect'],
   inspectList: ['inspect'],
+  learned: ['inspect', 'learned'],
   air: (placeId: string | null) => ['air', placeId],
   sheets: ['sheets'],
   templates: ['templates'],

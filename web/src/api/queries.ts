@@ -10,6 +10,7 @@ import {
   getBench,
   getInspect,
   getInspectList,
+  getLearned,
   getLeftover,
   getMachines,
   getPart,
@@ -64,6 +65,7 @@ export const useInspect = (partId: string) =>
     queryFn: () => getInspect(partId),
     refetchInterval: RENEW_MS,
   });
+export const useLearned = () => useQuery({ queryKey: KEYS.learned, queryFn: getLearned, staleTime: 60_000 });
 export const useInspectList = () =>
   useQuery({ queryKey: KEYS.inspectList, queryFn: getInspectList, refetchInterval: RENEW_MS });
 export const usePlaceAir = (placeId: string | null) =>

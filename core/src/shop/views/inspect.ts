@@ -13,7 +13,7 @@ import {
   type Evident,
 } from '../../inspect/record/evidence.ts';
 import { mendSteps, type MendStepNow } from '../../inspect/remedies.ts';
-import { trialDueMs, trialVerdict, crossCutClass, type TrialVerdict } from '../../inspect/trial.ts';
+import { trialDueMs, trialOf, type TrialVerdict } from '../../inspect/trial.ts';
 import { PART_KINDS, type PartKind } from '../../part/kinds.ts';
 import { wholeSurvey, type Survey } from '../../part/survey.ts';
 import { filmRecordOf } from '../filmRecord.ts';
@@ -170,13 +170,6 @@ function pitsOf(part: DerivedPart, survey: Survey | null): PitsView[] {
   });
 }
 
-/** What a trial showed: by its class, by thumb and tape, or for a person to read. */
-function trialOf(fact: FactOf<'adhesion-tried'>): TrialVerdict | null {
-  const { detachedPct, isSound } = fact.body;
-  if (detachedPct !== undefined) return trialVerdict(crossCutClass(detachedPct));
-  return isSound === undefined ? null : isSound ? 'sound' : 'refuse';
-}
-
 const kindOf = (survey: Survey | null): PartKind =>
   survey && PART_KINDS.includes(survey.kind) ? survey.kind : 'unknown';
 
@@ -201,7 +194,7 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     trials: ofKind(standing, 'adhesion-tried').map((fact) => ({
       fact,
       productName: snapshot.shop.sheets.get(fact.body.sheetId)?.name ?? '',
-      verdict: trialOf(fact),
+      verdict: trialOf(fact.body),
     })),
     trialDue: part.state.faces.flatMap((f) => {
       const coat = f.coats[f.coats.length - 1];

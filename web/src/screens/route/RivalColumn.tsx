@@ -1,4 +1,5 @@
 import {
+  learnedOf,
   levelsOf,
   lifeSpan,
   spreadOf,
@@ -9,6 +10,7 @@ import {
   type Survey,
 } from '@calvetta/core';
 import { BEST_WORDS, WAY_WORDS } from '@calvetta/contract/words';
+import { useLearned } from '../../api/queries.ts';
 import { CoatStack } from '../../drawings/CoatStack.tsx';
 import { SpanBar } from '../../drawings/SpanBar.tsx';
 import { StageColumn, stageWords } from '../../drawings/StageColumn.tsx';
@@ -77,6 +79,10 @@ export function RivalColumn({ route: r, advised, survey, families, rank, scale }
       <span className="self-end pt-1 text-[13px] leading-tight">
         <b className="figure font-semibold">{filmUm > 0 ? units.film(filmUm) : 'no coat'}</b>
         {tools.length > 0 ? ` by ${tools.join(' and ')}` : ''}
+        <LearnedHere
+          survey={survey}
+          productId={own.find((s) => s.familyId !== undefined && s.coats > 0)?.familyId}
+        />
         <Against words={[r.givesUp ? protectsWords(r.givesUp) : '', against('coats')]} />
       </span>
       <CoatStack layers={layers} fullUm={scale.um} heightPx={stackPx(scale.um)} film={units.film} />
@@ -94,6 +100,25 @@ export function RivalColumn({ route: r, advised, survey, families, rank, scale }
         </span>
       </span>
     </>
+  );
+}
+
+/** How its first coat has held on this metal in this shop: it informs, and warns where it failed twice and never held. */
+function LearnedHere({
+  survey,
+  productId,
+}: {
+  readonly survey: Survey;
+  readonly productId: string | undefined;
+}) {
+  const learned = useLearned().data?.learned ?? [];
+  const here = productId === undefined ? null : learnedOf(learned, productId, survey.substrate);
+  if (!here) return null;
+  return (
+    <span className={`block ${here.isWarning ? 'text-bad' : 'text-quiet'}`}>
+      learned here: {here.held} of {here.held + here.failed} held on this metal
+      {here.isWarning ? '. Try it on a hidden spot first' : ''}
+    </span>
   );
 }
 
