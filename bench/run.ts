@@ -8,6 +8,7 @@ import { benchCrowd } from './crowd.ts';
 import { benchDewPoint } from './dewPoint.ts';
 import { benchHttp } from './http.ts';
 import { benchFirstScreen } from './firstScreen.ts';
+import { benchInspect } from './inspect.ts';
 import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
 import { benchShelf } from './shelf.ts';
@@ -17,6 +18,7 @@ print('stage clocks: 400 parts × 30 days of minute readings, one nominal stage 
 print('dew point, per call', benchDewPoint());
 print('advice on a route', benchAdvice());
 print('a plan: the demo’s locomotive over twelve weeks', benchPlan());
+print('what was found: causes, pits, rust', benchInspect());
 print('what a leftover can paint, and what to buy', await benchShelf());
 print('JavaScript of the first screen', benchFirstScreen());
 if (process.env['DATABASE_URL'] === undefined)
