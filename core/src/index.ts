@@ -388,6 +388,8 @@ export {
   ALL_FAULTS,
   REFER_SIGNS,
   CLOSED_HOW,
+  REMEDIES,
+  type RemedyId,
   type FindingKind,
   type PlainFault,
   type AnyFault,
@@ -417,13 +419,11 @@ export {
 } from './inspect/record/evidence.ts';
 export type { Figure } from './inspect/record/filmRecord.ts';
 export {
-  REMEDIES,
   REMEDY_STEPS,
   MEND_DONE_BY,
   remedyFor,
   type MendStepId,
   type MendStepNow,
-  type RemedyId,
   type WaitsFor,
 } from './inspect/remedies.ts';
 export { judgePits, likelySlips, DEEPEST_PIT_MM, type NoEstimate, type PitVerdict } from './inspect/pits.ts';

@@ -1,5 +1,6 @@
 import { MINUTE_MS, type Span } from '../base/time.ts';
-import type { MendStepId, RemedyId } from '../inspect/remedies.ts';
+import type { RemedyId } from '../inspect/kinds.ts';
+import type { MendStepId } from '../inspect/remedies.ts';
 import type { FaceState } from './face.ts';
 import { gatesPass, mayTakeCoat, type Headline } from './headline.ts';
 

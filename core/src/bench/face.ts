@@ -30,7 +30,8 @@ import {
 import { originMs } from '../facts/envelope.ts';
 import { lastOf, prepOf, type Face, type Fact } from '../facts/part.ts';
 import { findingsOf, holdOn, mendingOn, type Finding } from '../inspect/findings.ts';
-import { mendSteps, type MendStepNow, type RemedyId } from '../inspect/remedies.ts';
+import type { RemedyId } from '../inspect/kinds.ts';
+import { mendSteps, type MendStepNow } from '../inspect/remedies.ts';
 import type { UntilTouch } from './air.ts';
 
 /** A coat the route still wants, in order. */

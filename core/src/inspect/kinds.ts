@@ -54,3 +54,20 @@ export type ClosedHow = (typeof CLOSED_HOW)[number];
 
 /** Why a finding keeps a coat off. */
 export type HoldWhy = 'sign' | 'critical' | 'not-known-whether-critical';
+
+/** What mends a fault: steps of the bench, each with what it waits for (common practice, no published source). */
+export const REMEDIES = [
+  'flat-and-polish',
+  'flat-and-refinish',
+  'back-to-sound',
+  'take-it-all-off',
+  'wash-bloom-off',
+  'strip-and-reprime',
+  'strip-wash-and-retest',
+  'wait-and-test',
+  'another-coat',
+  'level-again',
+  'feather-and-touch-up',
+  'refinish-for-sun',
+] as const;
+export type RemedyId = (typeof REMEDIES)[number];

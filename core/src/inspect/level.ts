@@ -59,7 +59,8 @@ export function fillsWith(
   surfacerTotalUm: number | null,
 ): { readonly cycles: number; readonly tooDeepMm: number | null } {
   const { passMm, allMm } = LEVEL_LIMITS[what];
-  const cycles = Math.ceil(lowMm / (passMm * (1 - SANDED_SHARE)) - 1e-9);
+  const filled = cyclesToFill({ lowMm, buildMm: passMm });
+  const cycles = filled.ok ? filled.value : 0;
   const most = allMm ?? (surfacerTotalUm === null ? null : surfacerTotalUm / 1000);
   return { cycles, tooDeepMm: most !== null && lowMm > most + 1e-9 ? most : null };
 }

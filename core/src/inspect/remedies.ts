@@ -1,25 +1,7 @@
-import type { CoatState } from '../bench/film.ts';
 import type { Edge } from '../cure/windows.ts';
 import { originMs } from '../facts/envelope.ts';
 import type { Fact, FactKind } from '../facts/part.ts';
-import type { AnyFault } from './kinds.ts';
-
-/** What mends a fault: steps of the bench, each with what it waits for (common practice, no published source). */
-export const REMEDIES = [
-  'flat-and-polish',
-  'flat-and-refinish',
-  'back-to-sound',
-  'take-it-all-off',
-  'wash-bloom-off',
-  'strip-and-reprime',
-  'strip-wash-and-retest',
-  'wait-and-test',
-  'another-coat',
-  'level-again',
-  'feather-and-touch-up',
-  'refinish-for-sun',
-] as const;
-export type RemedyId = (typeof REMEDIES)[number];
+import { REMEDIES, type AnyFault, type RemedyId } from './kinds.ts';
 
 export const MEND_STEPS = [
   'warm-and-wait',
@@ -170,7 +152,7 @@ export function mendSteps(
   remedy: RemedyId,
   sinceMs: number,
   standing: readonly Fact[],
-  coat: Pick<CoatState, 'edges'> | null,
+  coat: { readonly edges: Readonly<Record<Exclude<WaitsFor, null>, Edge>> } | null,
 ): MendStepNow[] {
   const since = standing.filter((f) => originMs(f) >= sinceMs);
   let from = 0;

@@ -68,7 +68,7 @@ export function picturesRoutes(deps: Deps): Router {
     ['/pictures/:pictureId/thumb', 'thumb'],
   ] as const)
     router.get(path, async (req, res) => {
-      const id = String(req.params['pictureId']);
+      const id = req.params.pictureId;
       const bytes = await findPicture(deps.db, id, column);
       if (!bytes) throw new AppError('not-found', { what: 'picture', id });
       // Named by what it holds: it never changes.

@@ -20,7 +20,7 @@ const send = async (file: Buffer, name = 'p.jpg', type = 'image/jpeg') => {
     body: form,
     headers: { 'x-calvetta': '1' },
   });
-  return { status: res.status, body: (await res.json()) as any };
+  return { status: res.status, body: await res.json() };
 };
 const get = async (path: string) => {
   const res = await fetch(`${app.base}${path}`);

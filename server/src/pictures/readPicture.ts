@@ -70,7 +70,7 @@ export async function readPicture(file: Buffer): Promise<Picture> {
   const meta = await open()
     .metadata()
     .catch(() => null);
-  if (!meta || !KINDS.includes(meta.format ?? '')) throw refuse('picture-type', meta?.format ?? null, TYPES);
+  if (!meta || !KINDS.includes(meta.format)) throw refuse('picture-type', meta ? meta.format : null, TYPES);
   if ((meta.pages ?? 1) > 1) throw refuse('picture-type', 'moving', `${TYPES} that stands still`);
   try {
     // Upright and in sRGB first; what is written then carries no note of where it was taken.

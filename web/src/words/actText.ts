@@ -39,6 +39,27 @@ function readAir(
   return view('no fresh reading: unknown is not a pass', null, false, 'Why?');
 }
 
+const undecided = (shutsMs: number | null, at: (ms: number) => string): string =>
+  shutsMs === null
+    ? 'primed and held: colour undecided'
+    : `colour undecided · open until ${at(shutsMs)}, then abraded first`;
+
+/** What was found comes first: who has to be asked, or what mends it and from when. */
+function inspectAct(
+  act: Extract<PartCard['act'], { readonly code: 'refer' | 'mend' }>,
+  at: (ms: number | null) => string,
+  view: (text: string, logs: FactKind | null, isMain?: boolean, word?: string) => ActView,
+): ActView {
+  const opens = 'inspect' as const;
+  if (act.code === 'refer')
+    return { ...view('something found waits for a licensed person', null, false, 'See what'), opens };
+  if (act.step === null) return { ...view('mended? look, and close the finding', null, true, 'Look'), opens };
+  const logs = MEND_DONE_BY[act.step];
+  const from = act.fromMs === null ? '' : `from ${at(act.fromMs)}: `;
+  const it = view(`${from}${MEND_STEP_WORDS[act.step]}`, logs, act.fromMs === null, logs ? 'Log it' : 'How');
+  return logs === null ? { ...it, opens } : it;
+}
+
 /** The next act of a part in words. Every time in it was derived by core; nothing is computed here but durations left. */
 export function actView(card: PartCard, nowMs: number, zone: string, units: Units): ActView {
   const { act } = card;
@@ -97,14 +118,7 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
     case 'cure':
       return view(`in service ${at(act.serviceMs)}`, null, false, 'Why?');
     case 'decide-colour':
-      return view(
-        act.shutsMs === null
-          ? 'primed and held: colour undecided'
-          : `colour undecided · open until ${at(act.shutsMs)}, then abraded first`,
-        null,
-        false,
-        'Why?',
-      );
+      return view(undecided(act.shutsMs, at), null, false, 'Why?');
     case 'choose-route':
       return view(
         act.shutsMs === null
@@ -114,23 +128,8 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
         true,
       );
     case 'refer':
-      return {
-        ...view('something found waits for a licensed person', null, false, 'See what'),
-        opens: 'inspect',
-      };
-    case 'mend': {
-      if (act.step === null)
-        return { ...view('mended? look, and close the finding', null, true, 'Look'), opens: 'inspect' };
-      const logs = MEND_DONE_BY[act.step];
-      const from = act.fromMs === null ? '' : `from ${at(act.fromMs)}: `;
-      const it = view(
-        `${from}${MEND_STEP_WORDS[act.step]}`,
-        logs,
-        act.fromMs === null,
-        logs ? 'Log it' : 'How',
-      );
-      return logs === null ? { ...it, opens: 'inspect' } : it;
-    }
+    case 'mend':
+      return inspectAct(act, at, view);
     case 'prepare':
       return view('not begun: strip or abrade', 'stripped');
     case 'done':

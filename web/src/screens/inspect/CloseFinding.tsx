@@ -27,7 +27,7 @@ interface Props {
 /** Ends a finding: mended, accepted with a reason, or answered by a licensed person by name. */
 export function CloseFinding({ view, finding, onClosed }: Props) {
   const ways = finding.holds ? (['licensed-answer'] as const) : CLOSED_HOW;
-  const [how, setHow] = useState<ClosedHow>(ways[0]!);
+  const [how, setHow] = useState<ClosedHow>(ways[0]);
   const { log, save } = useFinds(view);
   const isLicensed = how === 'licensed-answer';
   const asks = ASKS[how];

@@ -166,7 +166,7 @@ function Alike({ fault, finding, view }: Props & { readonly fault: FaultId }) {
   const { log, save } = useFinds(view);
   const others = LOOK_ALIKES.filter((g) => g.includes(fault)).flatMap((g) => g.filter((f) => f !== fault));
   if (others.length === 0 || finding.closed) return null;
-  const also = finding.fact.body.alsoFault;
+  const { alsoFault: also, ...body } = finding.fact.body;
   return (
     <p className="flex flex-wrap items-center gap-1 text-[14px]">
       Or do you see as well:
@@ -178,7 +178,6 @@ function Alike({ fault, finding, view }: Props & { readonly fault: FaultId }) {
           aria-pressed={also === o}
           className={`min-h-8 border px-2 text-[13px] ${also === o ? 'border-chosen bg-chosen text-chosen-ink' : 'border-line'}`}
           onClick={() => {
-            const { alsoFault: _, ...body } = finding.fact.body;
             const { findingId } = finding;
             log(
               'found',

@@ -1,6 +1,7 @@
 import { SEEN_AFTER, type FindingView, type InspectView, type SeenAfter } from '@calvetta/core';
 import { CLOSED_WORDS, HOLD_WORDS, REPAIR_WORDS, SEEN_AFTER_WORDS } from '@calvetta/contract/words';
 import { FindingSwatch } from '../../drawings/FaultSwatch.tsx';
+import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { moment } from '../../ui/time.ts';
@@ -20,8 +21,8 @@ interface Props {
 /** One finding: what it is, what it holds up, what caused it, what mends it, how it ended. */
 export function FindingPanel({ view, finding, number, onClosed }: Props) {
   const { fact, closed, holds, coat } = finding;
-  const { fault, note, seenAfter } = fact.body;
-  const { log, save } = useFinds(view);
+  const { fault, seenAfter } = fact.body;
+  const { log } = useFinds(view);
   const change = (patch: { readonly seenAfter: SeenAfter } | { readonly coatFactId: string }): void =>
     log(
       'found',
@@ -32,28 +33,7 @@ export function FindingPanel({ view, finding, number, onClosed }: Props) {
   const coats = view.coats.filter((c) => fact.face === null || c.face === fact.face);
   return (
     <section aria-label={`Finding ${number}`} className="flex flex-col gap-3 border border-line bg-panel p-4">
-      <header className="flex items-start gap-3">
-        <FindingSwatch body={fact.body} />
-        <div className="min-w-0 flex-1">
-          <h2 className="text-[20px] leading-tight">
-            {number}. {findingName(finding)}
-          </h2>
-          <p className="text-[14px] text-quiet">
-            {finding.personName ?? 'someone'}, {moment(fact.happenedAtMs, view.nowMs, view.zone)}
-            {coat ? ` · on ${coat.name}, coat ${coat.coatNo}` : ''}
-            {note ? ` · ${note}` : ''}
-          </p>
-        </div>
-        {closed ? null : (
-          <Button
-            look="quiet"
-            disabled={save.isBusy}
-            onClick={() => log('voided', fact.face, {}, { supersedes: fact.factId })}
-          >
-            Entered by mistake
-          </Button>
-        )}
-      </header>
+      <Head view={view} finding={finding} number={number} />
       {holds ? <p className="border-l-4 border-bad bg-ground p-3 text-[15px]">{HOLD_WORDS[holds]}</p> : null}
       {closed ? (
         <p className="border-l-4 border-good bg-ground p-3 text-[15px]">
@@ -100,5 +80,35 @@ export function FindingPanel({ view, finding, number, onClosed }: Props) {
         <CloseFinding key={finding.findingId} view={view} finding={finding} onClosed={onClosed} />
       )}
     </section>
+  );
+}
+
+function Head({ view, finding, number }: Omit<Props, 'onClosed'>) {
+  const { fact, coat, closed } = finding;
+  const { log, save } = useFinds(view);
+  return (
+    <header className="flex items-start gap-3">
+      <FindingSwatch body={fact.body} />
+      <div className="min-w-0 flex-1">
+        <h2 className="text-[20px] leading-tight">
+          {number}. {findingName(finding)}
+        </h2>
+        <p className="text-[14px] text-quiet">
+          {finding.personName ?? 'someone'}, {moment(fact.happenedAtMs, view.nowMs, view.zone)}
+          {coat ? ` · on ${coat.name}, coat ${coat.coatNo}` : ''}
+          {fact.body.note ? ` · ${fact.body.note}` : ''}
+        </p>
+        <FormTrouble words={save.trouble} />
+      </div>
+      {closed ? null : (
+        <Button
+          look="quiet"
+          disabled={save.isBusy}
+          onClick={() => log('voided', fact.face, {}, { supersedes: fact.factId })}
+        >
+          Entered by mistake
+        </Button>
+      )}
+    </header>
   );
 }

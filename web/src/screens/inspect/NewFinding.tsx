@@ -20,10 +20,10 @@ import { useFinds } from './useFinding.ts';
 
 const DAY_MS = 86_400_000;
 /** How long after its last coat it was seen, where that is known. */
-export function seenAfterOf(view: InspectView, nowMs: number): SeenAfter | null {
+function seenAfterOf(view: InspectView): SeenAfter | null {
   const last = Math.max(...view.coats.map((c) => c.t0Ms), -Infinity);
   if (!Number.isFinite(last)) return null;
-  const days = (nowMs - last) / DAY_MS;
+  const days = (view.nowMs - last) / DAY_MS;
   return days < 7 ? 'days' : days < 31 ? 'weeks' : days < 365 ? 'months' : 'years';
 }
 
@@ -41,7 +41,7 @@ export function NewFinding({ view, spot, onStored }: Props) {
   const store = (body: Omit<FactBodies['found'], 'what'> & { readonly what: FindingKind }): void => {
     const coats = view.coats.filter((c) => spot?.face == null || c.face === spot.face);
     const top = coats[coats.length - 1];
-    const seenAfter = seenAfterOf(view, Date.now());
+    const seenAfter = seenAfterOf(view);
     log(
       'found',
       spot?.face ?? null,

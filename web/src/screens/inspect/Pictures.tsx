@@ -8,8 +8,8 @@ import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { Panel } from '../../ui/Panel.tsx';
 import { dayAndTime } from '../../ui/time.ts';
-import { RustShare } from './RustShare.tsx';
 import { BeforeAfter } from './BeforeAfter.tsx';
+import { RustShare } from './RustShare.tsx';
 
 interface Props {
   readonly view: InspectView;
@@ -17,28 +17,13 @@ interface Props {
   readonly findingId: string | null;
 }
 
-/** Pictures of the part or of what was found: from the camera or a file, each upright and without where it was taken. */
+/** Pictures of the part or of what was found. */
 export function Pictures({ view, findingId }: Props) {
-  const [stage, setStage] = useState<PictureStage>('during');
   const [shown, setShown] = useState<FactOf<'pictured'> | null>(null);
-  const [isRust, setRust] = useState(false);
-  const save = useSave();
-  const store = usePicture();
-  const { partId, name } = view.card;
   const own = view.pictures.filter((p) => findingId === null || p.body.findingId === findingId);
-  const take = (files: FileList | null): void => {
-    const [file] = files ?? [];
-    if (!file) return;
-    const about = { partId, partName: name, face: null };
-    save.run(() => store(file, about, findingId === null ? { stage } : { findingId, stage }));
-  };
+  const frame = findingId === null ? 'border border-line bg-panel p-3' : '';
   return (
-    <section
-      aria-label="Pictures"
-      className={
-        findingId === null ? 'flex flex-col gap-2 border border-line bg-panel p-3' : 'flex flex-col gap-2'
-      }
-    >
+    <section aria-label="Pictures" className={`flex flex-col gap-2 ${frame}`}>
       <h3 className="text-[16px]">Pictures</h3>
       {findingId === null ? <BeforeAfter pictures={own} /> : null}
       {own.length > 0 ? (
@@ -62,6 +47,27 @@ export function Pictures({ view, findingId }: Props) {
           ))}
         </ul>
       ) : null}
+      <AddPicture view={view} findingId={findingId} />
+      {shown ? (
+        <Viewer view={view} findingId={findingId} picture={shown} onClose={() => setShown(null)} />
+      ) : null}
+    </section>
+  );
+}
+
+/** From the camera or a file; what it shows is said beside it. */
+function AddPicture({ view, findingId }: Props) {
+  const [stage, setStage] = useState<PictureStage>('during');
+  const save = useSave();
+  const store = usePicture();
+  const take = (files: FileList | null): void => {
+    const [file] = files ?? [];
+    if (!file) return;
+    const about = { partId: view.card.partId, partName: view.card.name, face: null };
+    save.run(() => store(file, about, findingId === null ? { stage } : { findingId, stage }));
+  };
+  return (
+    <>
       <div className="flex flex-wrap items-center gap-2">
         <label className="figure inline-flex min-h-11 cursor-pointer items-center rounded-sm border border-ink/60 px-4 text-[15px] focus-within:outline-2 hover:border-ink">
           {save.isBusy ? 'Storing…' : 'Add a picture'}
@@ -85,40 +91,33 @@ export function Pictures({ view, findingId }: Props) {
         />
       </div>
       <FormTrouble words={save.problemAt('file') ?? save.trouble} />
-      {shown ? (
-        <Panel
-          title={name}
-          subtitle={wordsOf(shown, view.zone)}
-          onClose={() => {
-            setRust(false);
-            setShown(null);
-          }}
-        >
-          {isRust ? (
-            <RustShare
-              view={view}
-              pictureId={shown.body.pictureId}
-              findingId={findingId}
-              onStored={() => {
-                setRust(false);
-                setShown(null);
-              }}
-            />
-          ) : (
-            <>
-              <img
-                src={pictureUrl(shown.body.pictureId)}
-                alt={wordsOf(shown, view.zone)}
-                className="w-full"
-              />
-              <Button className="mt-3" onClick={() => setRust(true)}>
-                How much of it is rust?
-              </Button>
-            </>
-          )}
-        </Panel>
-      ) : null}
-    </section>
+    </>
+  );
+}
+
+interface ViewerProps extends Props {
+  readonly picture: FactOf<'pictured'>;
+  readonly onClose: () => void;
+}
+
+/** One picture, as large as the page; and how much of what it shows is rust. */
+function Viewer({ view, findingId, picture, onClose }: ViewerProps) {
+  const [isRust, setRust] = useState(false);
+  const { pictureId } = picture.body;
+  const words = wordsOf(picture, view.zone);
+  return (
+    <Panel title={view.card.name} subtitle={words} onClose={onClose}>
+      {isRust ? (
+        <RustShare view={view} pictureId={pictureId} findingId={findingId} onStored={onClose} />
+      ) : (
+        <>
+          <img src={pictureUrl(pictureId)} alt={words} className="w-full" />
+          <Button className="mt-3" onClick={() => setRust(true)}>
+            How much of it is rust?
+          </Button>
+        </>
+      )}
+    </Panel>
   );
 }
 

@@ -4,6 +4,7 @@ import {
   isOpenFinding,
   repairOptions,
   type FindingKind,
+  type FindingView,
   type InspectView,
   type PitsView,
   type RepairOption,
@@ -33,7 +34,6 @@ type Weight = keyof typeof WEIGHTS;
 export function RepairOptions({ view, pits }: { readonly view: InspectView; readonly pits: PitsView }) {
   const [weight, setWeight] = useState<Weight>('even');
   const money = useMoney();
-  const { log, save } = useFinds(view);
   const open = view.findings.findLast((f) => isOpenFinding(f) && METAL.includes(f.fact.body.what)) ?? null;
   const chosen = open?.repair?.body ?? null;
   const { soundMm = null, leastMm = null, isThrough } = pits.fact.body;
@@ -80,26 +80,7 @@ export function RepairOptions({ view, pits }: { readonly view: InspectView; read
           </li>
         ))}
       </ol>
-      {open ? (
-        <p className="flex flex-wrap items-center gap-1 text-[14px]">
-          For {findingName(open)}:
-          {allowed.map((o) => (
-            <button
-              key={o.repair}
-              type="button"
-              disabled={save.isBusy}
-              aria-pressed={o.repair === chosen?.repair}
-              className="min-h-8 border border-line px-2 text-[13px] hover:border-ink aria-pressed:border-chosen aria-pressed:bg-chosen aria-pressed:text-chosen-ink"
-              onClick={() =>
-                log('repair-chosen', open.fact.face, { findingId: open.findingId, repair: o.repair })
-              }
-            >
-              {REPAIR_WORDS[o.repair]}
-            </button>
-          ))}
-        </p>
-      ) : null}
-      <FormTrouble words={save.trouble} />
+      {open ? <Choose view={view} finding={open} allowed={allowed} /> : null}
       <p className="text-[13px] text-quiet">Usual figures for a face of this size; your own will differ.</p>
       {refused.length > 0 ? (
         <ul className="text-[14px]" aria-label="Refused">
@@ -112,6 +93,38 @@ export function RepairOptions({ view, pits }: { readonly view: InspectView; read
         </ul>
       ) : null}
     </section>
+  );
+}
+
+interface ChooseProps {
+  readonly view: InspectView;
+  readonly finding: FindingView;
+  readonly allowed: readonly RepairOption[];
+}
+
+/** What is to be done about a finding of the metal: one touch, kept with it. */
+function Choose({ view, finding, allowed }: ChooseProps) {
+  const { log, save } = useFinds(view);
+  const { findingId } = finding;
+  return (
+    <>
+      <p className="flex flex-wrap items-center gap-1 text-[14px]">
+        For {findingName(finding)}:
+        {allowed.map((o) => (
+          <button
+            key={o.repair}
+            type="button"
+            disabled={save.isBusy}
+            aria-pressed={o.repair === finding.repair?.body.repair}
+            className="min-h-8 border border-line px-2 text-[13px] hover:border-ink aria-pressed:border-chosen aria-pressed:bg-chosen aria-pressed:text-chosen-ink"
+            onClick={() => log('repair-chosen', finding.fact.face, { findingId, repair: o.repair })}
+          >
+            {REPAIR_WORDS[o.repair]}
+          </button>
+        ))}
+      </p>
+      <FormTrouble words={save.trouble} />
+    </>
   );
 }
 

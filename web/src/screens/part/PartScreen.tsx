@@ -134,12 +134,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
             Mix
           </Link>
         ) : null}
-        <Link
-          className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${view.opens === 'inspect' ? 'border-chosen bg-chosen text-chosen-ink' : 'border-ink/60 hover:border-ink'}`}
-          to={`/parts/${encodeURIComponent(card.partId)}/inspect`}
-        >
-          {openFindings(part)}
-        </Link>
+        <InspectLink part={part} isNext={view.opens === 'inspect'} />
         <Button look="quiet" onClick={() => show({ kind: 'edit', partId: card.partId })}>
           Edit
         </Button>
@@ -148,10 +143,17 @@ function PartHead({ part }: { readonly part: PartDetail }) {
   );
 }
 
-/** How many findings of the part are open, as the way to them says it. */
-function openFindings(part: PartDetail): string {
+/** The way to what was found on the part: how many are open. */
+function InspectLink({ part, isNext }: { readonly part: PartDetail; readonly isNext: boolean }) {
   const open = findingsOf(part.facts.filter((f) => f.isStanding)).filter(isOpenFinding).length;
-  return open === 0 ? 'Something wrong?' : open === 1 ? '1 finding' : `${open} findings`;
+  return (
+    <Link
+      className={`figure inline-flex min-h-11 items-center rounded-sm border px-4 text-[15px] ${isNext ? 'border-chosen bg-chosen text-chosen-ink' : 'border-ink/60 hover:border-ink'}`}
+      to={`/parts/${encodeURIComponent(part.card.partId)}/inspect`}
+    >
+      {open === 0 ? 'Something wrong?' : open === 1 ? '1 finding' : `${open} findings`}
+    </Link>
+  );
 }
 
 function BigSection({ part }: { readonly part: PartDetail }) {
