@@ -469,4 +469,4 @@ export {
   type OpenFinding,
   type PitsView,
 } from './shop/views/inspect.ts';
-export { learnedHere, learnedOf, type Learned } from './shop/learned.ts';
+export { learnedHere, learnedOf, lessonsHere, type Learned, type Lesson } from './shop/learned.ts';

@@ -139,7 +139,10 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/pictures/:pictureId', 'A picture, upright, without its position', { answers: 'image/jpeg' }),
   get('/pictures/:pictureId/thumb', 'A picture, small', { answers: 'image/jpeg' }),
   get('/inspect', 'What was found in the shop and is open, and what is being levelled'),
-  get('/learned', 'How each product has held here, by metal and preparation'),
+  get(
+    '/learned',
+    'How each product has held here, by metal and preparation; what went wrong with it, and why',
+  ),
   get('/parts/:partId/inspect', 'What was found on a part, with all that its causes are weighed from'),
   get('/plan', 'The plan that holds: what was asked, and what came of it'),
   send('post', '/plan', 'Keeps a plan in place of the one before, by its version', planInput),

@@ -1,5 +1,6 @@
 import { originMs } from '../facts/envelope.ts';
 import { ofKind, standingFacts, type StripMethod } from '../facts/part.ts';
+import { causesOf, FAULTS, type FaultId } from '../inspect/faults/table.ts';
 import { findingsOf } from '../inspect/findings.ts';
 import type { AnyFault } from '../inspect/kinds.ts';
 import { trialOf } from '../inspect/trial.ts';
@@ -65,3 +66,41 @@ export function learnedOf(
   const failed = own.reduce((s, l) => s + l.failed, 0);
   return held + failed === 0 ? null : { held, failed, isWarning: failed >= 2 && held === 0 };
 }
+
+/** A fault that was closed with its cause, of a product: what to mind when it is laid again. */
+export interface Lesson {
+  readonly productId: string;
+  readonly fault: FaultId;
+  readonly causeId: string;
+  readonly times: number;
+  readonly lastMs: number;
+}
+
+/** What has gone wrong here with each product, and why; what came oftest first, then last. Pure. */
+export function lessonsHere(snapshot: Snapshot): Lesson[] {
+  const out = new Map<string, Lesson>();
+  for (const part of partsInUse(snapshot)) {
+    if (!part.facts.some((f) => f.kind === 'finding-closed')) continue;
+    const standing = standingFacts(part.facts);
+    const coats = ofKind(standing, 'coated');
+    for (const { fact, closed } of findingsOf(standing)) {
+      const [fault, causeId] = closed?.body.causeId?.split(':') ?? [];
+      const coat = coats.find((c) => c.factId === fact.body.coatFactId);
+      const sheet = coat && snapshot.shop.sheets.get(coat.body.sheetId);
+      if (!sheet || causeId === undefined || !isWeighed(fault)) continue;
+      if (!causesOf(fault).some((c) => c.causeId === causeId)) continue;
+      const key = `${sheet.productId}|${fault}|${causeId}`;
+      const before = out.get(key);
+      out.set(key, {
+        productId: sheet.productId,
+        fault,
+        causeId,
+        times: (before?.times ?? 0) + 1,
+        lastMs: Math.max(before?.lastMs ?? -Infinity, originMs(closed!)),
+      });
+    }
+  }
+  return [...out.values()].sort((a, b) => b.times - a.times || b.lastMs - a.lastMs);
+}
+const isWeighed = (fault: string | undefined): fault is FaultId =>
+  fault !== undefined && (FAULTS as readonly string[]).includes(fault);

@@ -16,7 +16,7 @@ import {
 } from '../ledger/ledger.sql.ts';
 import { write } from '../write.ts';
 import { coatJudge } from './coatJudge.ts';
-import { FINDING_CHECKS } from './findingChecks.ts';
+import { findingChecks } from './findingChecks.ts';
 import { wetFilmJudge } from './wetFilmJudge.ts';
 import { judgeRoute, storeSheets } from './routes.service.ts';
 
@@ -47,7 +47,7 @@ export async function recordFacts(
     } catch (error) {
       refused.push(refusedPart(each, batch, error));
     }
-  const checks = partChecks(await coatJudge(deps, facts), await wetFilmJudge(deps, facts));
+  const checks = partChecks(await coatJudge(deps, facts), await wetFilmJudge(deps, facts), deps.nowMs);
   let hasNewSheets = false;
   const store = async (tx: Db, { batch, entries }: Group): Promise<readonly Done[]> => {
     for (const f of batch)
@@ -114,8 +114,8 @@ function refusedPart(each: boolean, batch: readonly FactInput[], error: unknown)
 }
 
 type Judge = NonNullable<KindChecks['check']>;
-const partChecks = (judge: Judge, wetFilm: Judge): Checks => ({
-  ...FINDING_CHECKS,
+const partChecks = (judge: Judge, wetFilm: Judge, nowMs: () => number): Checks => ({
+  ...findingChecks(nowMs),
   'film-read': { check: wetFilm },
   coated: {
     async check(tx, workshopId, e) {

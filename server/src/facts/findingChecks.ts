@@ -50,12 +50,12 @@ const closing: KindChecks = {
 /** A slip of the finger may be taken back so soon after it, ms; after that, what holds a part is ended by an answer alone. */
 const SLIP_MS = 10 * 60_000;
 
-const found: KindChecks = {
+const found = (nowMs: () => number): KindChecks => ({
   async checkCorrection(tx, workshopId, e, original) {
     if (original.kind !== 'found') return;
     const standing = await standingOf(tx, workshopId, e);
     const holds = findingsOf(standing).find((f) => f.fact.factId === original.factId)?.holds;
-    if (!holds || Date.parse(e.happenedAt) - original.recordedAtMs < SLIP_MS) return;
+    if (!holds || nowMs() - original.recordedAtMs < SLIP_MS) return;
     const { what } = e.body as FactOf<'found'>['body'];
     if (e.kind === 'voided' || what !== original.body.what) throw new AppError('finding-holds', { holds });
   },
@@ -68,10 +68,10 @@ const found: KindChecks = {
     if (!coats.some((c) => c.factId === coatFactId))
       throw new AppError('unknown-reference', { fields: ['body.coatFactId'] });
   },
-};
+});
 
-export const FINDING_CHECKS: Checks = {
-  found,
+export const findingChecks = (nowMs: () => number): Checks => ({
+  found: found(nowMs),
   'finding-answered': ofFinding,
   'remedy-set': ofFinding,
   'repair-chosen': ofFinding,
@@ -79,4 +79,4 @@ export const FINDING_CHECKS: Checks = {
   pictured: ofFinding,
   'rust-measured': ofFinding,
   'finding-closed': closing,
-};
+});

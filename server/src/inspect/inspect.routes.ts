@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { inspectList, inspectOf, learnedHere } from '@calvetta/core';
+import { inspectList, inspectOf, learnedHere, lessonsHere } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { needSnapshot } from '../shop/needShop.ts';
@@ -10,7 +10,8 @@ export function inspectRoutes(deps: Deps): Router {
     res.json(inspectList(await needSnapshot(deps)));
   });
   router.get('/learned', async (_req, res) => {
-    res.json({ learned: learnedHere(await needSnapshot(deps)) });
+    const snapshot = await needSnapshot(deps);
+    res.json({ learned: learnedHere(snapshot), lessons: lessonsHere(snapshot) });
   });
   router.get('/parts/:partId/inspect', async (req, res) => {
     const snapshot = await needSnapshot(deps);

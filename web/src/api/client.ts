@@ -16,7 +16,7 @@ import {
   type ShopInfo,
   type TemplatesResponse,
 } from '@calvetta/contract';
-import type { InspectList, InspectView, Learned, SnapshotSource } from '@calvetta/core';
+import type { InspectList, InspectView, Learned, Lesson, SnapshotSource } from '@calvetta/core';
 import type { Write } from '../record/write.ts';
 
 /** The server said no, with the one error body. */
@@ -104,7 +104,10 @@ export const getMachines = (): Promise<MachinesResponse> => call('/machines');
 export const getPart = (partId: string): Promise<PartDetail> => call(`/parts/${encodeURIComponent(partId)}`);
 export const getInspect = (partId: string): Promise<InspectView> =>
   call(`/parts/${encodeURIComponent(partId)}/inspect`);
-export const getLearned = (): Promise<{ readonly learned: readonly Learned[] }> => call('/learned');
+export const getLearned = (): Promise<{
+  readonly learned: readonly Learned[];
+  readonly lessons: readonly Lesson[];
+}> => call('/learned');
 export const getInspectList = (): Promise<InspectList> => call('/inspect');
 export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
   call(`/places/${encodeURIComponent(placeId)}/air?points=500`);

@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import type { SubmitBody } from '../submit.ts';
 import { FromCup } from './FromCup.tsx';
+import { LessonsHere } from './LessonsHere.tsx';
 import { HowLaid } from './HowLaid.tsx';
 import { Gates } from './Gates.tsx';
 import { useCoat } from './useCoat.ts';
@@ -38,6 +39,7 @@ export function CoatForm({ part, face, isNow, correct, save, submit, children }:
       ) : null}
       {gates ? <Gates verdict={gates} /> : null}
       {sheet ? <Cautions sheet={sheet} /> : null}
+      {sheet ? <LessonsHere productId={sheet.productId} /> : null}
       <ProductAndFilm coat={coat} save={save} />
       <Choice
         label="Tool"

@@ -1,10 +1,7 @@
-import type { Evident, EvidenceCode, FaultId, Weighing } from '@calvetta/core';
-import { CAUSE_WORDS, FAULT_WORDS } from '@calvetta/contract/words';
+import type { Evident, EvidenceCode, Weighing } from '@calvetta/core';
+import { FAULT_WORDS } from '@calvetta/contract/words';
+import { causeWords } from '../../words/causeWords.ts';
 import { useEvidence } from './useEvidence.ts';
-
-/** What a cause is, and what keeps it from coming again. */
-export const causeWords = (fault: FaultId, causeId: string): { readonly is: string; readonly next: string } =>
-  (CAUSE_WORDS[fault] as Readonly<Record<string, { is: string; next: string }>>)[causeId]!;
 
 interface Props {
   readonly weighing: Weighing;

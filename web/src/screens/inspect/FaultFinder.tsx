@@ -19,7 +19,8 @@ import {
 import { EVIDENCE_WORDS, FAULT_WORDS } from '@calvetta/contract/words';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { Causes, causeWords } from './Causes.tsx';
+import { causeWords } from '../../words/causeWords.ts';
+import { Causes } from './Causes.tsx';
 import { EvidenceList } from './EvidenceList.tsx';
 import { Remedy } from './Remedy.tsx';
 import { useFinds } from './useFinding.ts';

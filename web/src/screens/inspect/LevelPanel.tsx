@@ -77,7 +77,8 @@ export function LevelPanel({ view, face, level }: Props) {
       ) : null}
       {standard === null ? null : (
         <>
-          <div className="grid grid-cols-2 gap-2">
+          {/* What is typed while the last is being stored would be cleared with it. */}
+          <fieldset disabled={save.isBusy} className="grid grid-cols-2 gap-2">
             <SelectField
               label="What went on"
               value={draft.texts.what as LevelWith}
@@ -92,7 +93,7 @@ export function LevelPanel({ view, face, level }: Props) {
               refused={save.problemAt('body.showingPct')}
             />
             <NumberField label="Minutes" hint="may be left empty" bound={draft.bind('minutes')} />
-          </div>
+          </fieldset>
           <FormTrouble words={save.trouble} />
           <Button look="main" className="self-start" disabled={save.isBusy} onClick={store}>
             Log the cycle
