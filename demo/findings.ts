@@ -37,7 +37,7 @@ function pitsAndLevelling(add: Add): void {
       isThrough: false,
       soundMm: 2,
       soundBy: 'measured',
-      leastMm: 1,
+      leastMm: 0.5,
     },
     'A',
   );
@@ -132,13 +132,13 @@ function pair(add: Add): void {
   const left = add('fenland.bonnet-side-left', 'found', 160, { what: 'thinning', x: 0.2, y: 0.8 }, 'A');
   add('fenland.bonnet-side-left', 'repair-chosen', 159, {
     findingId: left,
-    repair: 'patch',
-    reason: 'the lower edge is gone; let in to match the right',
+    repair: 'remake',
+    reason: 'the lower edge is gone, and the curve with it',
   });
   add('fenland.bonnet-side-left', 'finding-closed', 150, {
     findingId: left,
     how: 'repaired',
-    reason: 'a strip of 2 mm let in, welds dressed',
+    reason: 'rolled anew to the pattern of the right',
   });
   const right = add(
     'fenland.bonnet-side-right',

@@ -54,7 +54,7 @@ describe('a sag is found: its cause named from the record, mended, and closed', 
       .getByText(/^Closed/)
       .waitFor();
     expect((await card(PART)).headline).not.toBe('mending');
-  }, 90_000);
+  });
 });
 
 describe('pits on a plate that holds pressure', () => {
@@ -76,7 +76,7 @@ describe('pits on a plate that holds pressure', () => {
     await panel.getByText('less wall is left than the part needs').first().waitFor();
     expect(await panel.locator('ul[aria-label="Refused"]').textContent()).toContain('fill it: no.');
     expect(await violations(page)).toEqual([]);
-  }, 60_000);
+  });
 });
 
 describe('what holds a part', () => {
@@ -100,7 +100,7 @@ describe('what holds a part', () => {
     await finding(page).getByRole('button', { name: 'Close the finding' }).click();
     await finding(page).getByText('J. Marram').waitFor();
     expect((await card('van.chassis-rail-left')).headline).not.toBe('referred');
-  }, 60_000);
+  });
 });
 
 describe('levelling', () => {
@@ -121,7 +121,7 @@ describe('levelling', () => {
     await panel.getByText('stop').last().waitFor();
     await panel.getByText('It meets the standard you set, as built').waitFor();
     expect(await violations(page)).toEqual([]);
-  }, 60_000);
+  });
 });
 
 describe('a picture', () => {
@@ -172,7 +172,7 @@ describe('a picture', () => {
     expect(await violations(page)).toEqual([]);
     await share.getByRole('button', { name: 'It does: log it' }).click();
     await pictures.getByText(/rust \d+\.\d %, Ri [45]/).waitFor();
-  }, 60_000);
+  });
 
   it('is taken from a file, waits on the device while the server is away, and is there afterwards', async () => {
     const page = await stage.desk();
@@ -191,7 +191,7 @@ describe('a picture', () => {
         .first()
         .evaluate((i: HTMLImageElement) => i.decode().then(() => i.naturalWidth)),
     ).toBeGreaterThan(0);
-  }, 60_000);
+  });
 
   it('that is none is refused at the field, and nothing is lost', async () => {
     const page = await stage.desk();
@@ -201,5 +201,5 @@ describe('a picture', () => {
       .locator('input[type=file]')
       .setInputFiles({ name: 'p.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') });
     await pictures.getByRole('alert').getByText('JPEG, PNG or WebP').waitFor();
-  }, 60_000);
+  });
 });

@@ -1,4 +1,4 @@
 import { jest } from '@jest/globals';
 
 // A database and a browser on a busy machine: what counts is the answer, not how soon.
-jest.setTimeout(60_000);
+jest.setTimeout(120_000);

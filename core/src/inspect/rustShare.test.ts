@@ -114,8 +114,8 @@ describe('the share behind what was counted', () => {
 
 describe('pictures of a known share', () => {
   const scenes: readonly Scene[] = [
-    ...[0.005, 0.01, 0.03, 0.08, 0.2, 0.4].map((share, i): Scene => ({ share, seed: i + 1 })),
-    ...[0.01, 0.05, 0.3].map((share, i): Scene => ({ share, paint: CREAM, seed: i + 20 })),
+    ...[0.005, 0.03, 0.08, 0.4].map((share, i): Scene => ({ share, seed: i + 1 })),
+    ...[0.01, 0.3].map((share, i): Scene => ({ share, paint: CREAM, seed: i + 20 })),
     ...[0.02, 0.1].map((share, i): Scene => ({ share, tint: [1.08, 1, 0.88], seed: i + 30 })),
     ...[0.02, 0.15].map((share, i): Scene => ({ share, noise: 10, gradient: 0.3, seed: i + 40 })),
   ];

@@ -14,6 +14,7 @@ import {
   steadyAir,
   type TestApp,
 } from '../test/testApp.ts';
+import { insertPicture } from '../pictures/pictures.sql.ts';
 import { readBackup } from './readBackup.ts';
 import { restoreBackup } from './restoreBackup.ts';
 import { writeBackup } from './writeBackup.ts';
@@ -62,6 +63,17 @@ beforeAll(async () => {
     { evidence: { airC: 9.1, seen: ['x'] } },
   );
   await app.post('/api/facts', { facts: [note] });
+  // Bytes of every value, as a picture has them.
+  const bytes = Buffer.from(Array.from({ length: 256 }, (_, i) => i));
+  const picture = { widthPx: 4, heightPx: 3, taken: null, jpeg: bytes, thumb: bytes };
+  for (const k of ['a', 'b', 'c', 'd', 'e', 'f'])
+    await insertPicture(
+      app.db,
+      'saltmarsh',
+      { ...picture, pictureId: k.repeat(64) },
+      null,
+      new Date(app.clock.nowMs),
+    );
   const fix = { ...factInput('noted', BLOCK, -1, { text: 'bore 91' }), supersedes: note.factId };
   await app.post('/api/facts', { facts: [fix] });
   await app.asOwner(async (db) => {

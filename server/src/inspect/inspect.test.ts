@@ -277,6 +277,20 @@ describe('one part and another', () => {
 });
 
 describe('learned here', () => {
+  it('a fault closed with its cause is said of its product', async () => {
+    const view = await inspect(FRAME);
+    const coat = view.coats[0]!;
+    const sag = found(FRAME, -0.6, { what: 'fault', fault: 'sag', coatFactId: coat.factId });
+    const body = { findingId: sag.factId, how: 'repaired', causeId: 'sag:gap-short' };
+    const unknown = { ...body, causeId: 'sag:no-such-cause' };
+    expect((await post(sag, factInput('finding-closed', FRAME, -0.5, body))).status).toBe(201);
+    const other = found(FRAME, -0.6, { what: 'fault', fault: 'sag', coatFactId: coat.factId });
+    await post(other, factInput('finding-closed', FRAME, -0.5, { ...unknown, findingId: other.factId }));
+    const { lessons } = (await app.call('GET', '/api/learned')).body;
+    expect(lessons).toEqual([
+      expect.objectContaining({ productId: 'epoxy-primer', fault: 'sag', causeId: 'gap-short', times: 1 }),
+    ]);
+  });
   it('trials count by product and metal: two that fail and none that holds', async () => {
     for (const hours of [-0.3, -0.2])
       await post(

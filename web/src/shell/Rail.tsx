@@ -17,7 +17,7 @@ export function Rail() {
           to={to}
           end={to === '/'}
           className={({ isActive }) =>
-            `figure flex flex-1 flex-col items-center justify-center gap-1 text-[13px] md:h-[58px] md:flex-none ${
+            `figure flex flex-1 flex-col items-center justify-center gap-1 text-[13px] max-md:text-[11px] md:h-[58px] md:flex-none ${
               isActive ? 'bg-ground text-ink shadow-[inset_3px_0_0_var(--mark)]' : 'hover:bg-white/10'
             }`
           }

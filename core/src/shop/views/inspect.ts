@@ -62,6 +62,12 @@ export interface InspectView extends Moment {
   readonly kind: PartKind;
   readonly survey: Survey | null;
   readonly findings: readonly FindingView[];
+  /** The other hand of a pair, with what was found on it. */
+  readonly pair: {
+    readonly partId: string;
+    readonly name: string;
+    readonly findings: readonly Finding[];
+  } | null;
   readonly coats: readonly CoatOn[];
   readonly levels: readonly LevelView[];
   readonly pits: readonly PitsView[];
@@ -173,6 +179,13 @@ function pitsOf(part: DerivedPart, survey: Survey | null): PitsView[] {
 const kindOf = (survey: Survey | null): PartKind =>
   survey && PART_KINDS.includes(survey.kind) ? survey.kind : 'unknown';
 
+function pairOf(snapshot: Snapshot, part: DerivedPart): InspectView['pair'] {
+  const other = part.row.pairPartId === null ? undefined : snapshot.parts.get(part.row.pairPartId);
+  if (!other) return null;
+  const { partId, name } = other.row;
+  return { partId, name, findings: findingsOf(standingFacts(other.facts)) };
+}
+
 /** Everything that was found on a part, and what follows from it. */
 export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
   const standing = standingFacts(part.facts);
@@ -186,6 +199,7 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     kind: kindOf(survey),
     survey,
     findings: findingsOf(standing).map((f) => findingView(snapshot, part, f)),
+    pair: pairOf(snapshot, part),
     coats: coatsOn(part),
     levels: levelsOf(part),
     pits: pitsOf(part, survey),

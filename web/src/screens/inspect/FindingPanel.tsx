@@ -87,9 +87,9 @@ function Head({ view, finding, number }: Omit<Props, 'onClosed'>) {
   const { fact, coat, closed } = finding;
   const { log, save } = useFinds(view);
   return (
-    <header className="flex items-start gap-3">
+    <header className="flex flex-wrap items-start gap-3">
       <FindingSwatch body={fact.body} />
-      <div className="min-w-0 flex-1">
+      <div className="min-w-[180px] flex-1">
         <h2 className="text-[20px] leading-tight">
           {number}. {findingName(finding)}
         </h2>

@@ -9,6 +9,7 @@ import { FaceMap, type Spot } from './FaceMap.tsx';
 import { FindingPanel } from './FindingPanel.tsx';
 import { LevelPanel } from './LevelPanel.tsx';
 import { NewFinding } from './NewFinding.tsx';
+import { OtherHand } from './OtherHand.tsx';
 import { Pictures } from './Pictures.tsx';
 import { PitsPanel } from './PitsPanel.tsx';
 import { TrialPanel } from './TrialPanel.tsx';
@@ -44,26 +45,23 @@ function Of({ view }: { readonly view: InspectView }) {
           all that is open
         </Link>
       </header>
-      <div className="grid gap-5 p-4 lg:grid-cols-[400px_minmax(0,1fr)]">
-        <div className="flex flex-col gap-4">
-          <div className={faces.length > 1 ? 'grid grid-cols-2 gap-2' : ''}>
-            {faces.map((face) => (
-              <FaceMap
-                key={face ?? 'whole'}
-                view={view}
-                face={face}
-                label={face === null ? card.name : `Face ${face}`}
-                chosenId={chosen?.findingId ?? null}
-                spot={spot}
-                onSpot={setSpot}
-                onChoose={choose}
-              />
-            ))}
-          </div>
-          <Pictures view={view} findingId={null} />
-          <PitsPanel view={view} />
+      {/* On a phone what was found comes before pictures and pits; on a desk they stand beside it. */}
+      <div className="grid gap-4 p-4 lg:grid-cols-[400px_minmax(0,1fr)] lg:grid-rows-[auto_1fr] lg:gap-x-5">
+        <div className={faces.length > 1 ? 'grid grid-cols-2 gap-2' : ''}>
+          {faces.map((face) => (
+            <FaceMap
+              key={face ?? 'whole'}
+              view={view}
+              face={face}
+              label={face === null ? card.name : `Face ${face}`}
+              chosenId={chosen?.findingId ?? null}
+              spot={spot}
+              onSpot={setSpot}
+              onChoose={choose}
+            />
+          ))}
         </div>
-        <div className="flex min-w-0 flex-col gap-4">
+        <div className="flex min-w-0 flex-col gap-4 lg:col-start-2 lg:row-span-2 lg:row-start-1">
           <NewFinding
             view={view}
             spot={spot}
@@ -94,6 +92,11 @@ function Of({ view }: { readonly view: InspectView }) {
             />
           ))}
           <TrialPanel view={view} />
+        </div>
+        <div className="flex min-w-0 flex-col gap-4">
+          <OtherHand view={view} />
+          <Pictures view={view} findingId={null} />
+          <PitsPanel view={view} />
         </div>
       </div>
     </>
