@@ -103,6 +103,23 @@ describe('what holds a part', () => {
   });
 });
 
+describe('a short test', () => {
+  it('has its card, is logged with its figure, and speaks when a fault is weighed', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/van.cross-member-front/inspect');
+    const cards = page.locator('section[aria-label="Short tests"]');
+    await cards.getByRole('radio', { name: 'salt' }).click();
+    await cards.getByLabel('Salt, mg/m²').fill('84');
+    expect(await violations(page)).toEqual([]);
+    await cards.getByRole('button', { name: 'Log the salt' }).click();
+    await cards.locator('ul[aria-label="Tested so far"]').getByText('84 mg/m²').waitFor();
+    await page.getByRole('radio', { name: 'fault of the film' }).click();
+    await page.getByRole('button', { name: 'rust through, blisters' }).click();
+    await bars(page).getByText('salt found', { exact: false }).first().waitFor();
+    expect(await bars(page).first().textContent()).toContain('salts left in the metal');
+  });
+});
+
 describe('levelling', () => {
   it('says how many are to go, and when to stop', async () => {
     const page = await stage.desk();

@@ -470,3 +470,4 @@ export {
   type PitsView,
 } from './shop/views/inspect.ts';
 export { learnedHere, learnedOf, lessonsHere, type Learned, type Lesson } from './shop/learned.ts';
+export { CARD_RESULTS, TEST_CARDS, saltResult, type CardResult, type TestCard } from './inspect/cards.ts';

@@ -1,4 +1,5 @@
 import type {
+  CardResult,
   ClosedHow,
   FindingKind,
   HoldWhy,
@@ -10,6 +11,7 @@ import type {
   RemedyId,
   RepairForbidden,
   SeenAfter,
+  TestCard,
 } from '@calvetta/core';
 
 export const FINDING_WORDS: Readonly<Record<FindingKind, string>> = {
@@ -138,4 +140,99 @@ export const LEVEL_WITH_WORDS: Readonly<Record<LevelWith, string>> = {
   'two-pack-putty': 'two-pack putty',
   'spray-filler': 'spray filler',
   surfacer: 'surfacer',
+};
+
+interface CardWords {
+  readonly name: string;
+  /** How it is made. */
+  readonly how: string;
+  readonly good: string;
+  readonly bad: string;
+  /** What it lets you do, or tells you. */
+  readonly opens: string;
+  readonly caution?: string;
+}
+/** Short tests, each on a card. */
+export const TEST_CARD_WORDS: Readonly<Record<TestCard, CardWords>> = {
+  'water-break': {
+    name: 'water break',
+    how: 'Run clean water over the bare metal and watch for half a minute.',
+    good: 'it sheets off whole',
+    bad: 'it breaks into beads',
+    opens: 'Whole: free of oil. Beads: degrease again, then dry at once.',
+  },
+  'white-cloth': {
+    name: 'white cloth',
+    how: 'Wipe hard with a white cloth and clean solvent.',
+    good: 'the cloth stays white',
+    bad: 'the cloth goes dark',
+    opens: 'White: go on. Dark: wipe again with a fresh cloth until it stays white.',
+    caution: 'Solvent: ventilate, no ignition, gloves.',
+  },
+  blotter: {
+    name: 'air line on blotting paper',
+    how: 'Blow the air line on white blotting paper for a minute at spraying pressure (as ASTM D4285).',
+    good: 'dry and white',
+    bad: 'wet or stained',
+    opens: 'Stained: drain the trap, change the filter, blow again.',
+  },
+  salt: {
+    name: 'salt',
+    how: 'A patch or a wetted paper on the bare metal, its conductivity read as mg/m² (ISO 8502-6, -9).',
+    good: 'clean enough, 20 mg/m² or less',
+    bad: 'too much, over 50 mg/m²',
+    opens: 'Too much: wash with clean water, dry, measure again.',
+  },
+  'solvent-rub': {
+    name: 'solvent rub',
+    how: 'Lay a rag wet with strong thinner on the old coat for a minute, then rub.',
+    good: 'nothing comes off',
+    bad: 'it softens or comes off',
+    opens: 'Softens: it is a one-pack. Take it off, or put a barrier over it.',
+    caution: 'Solvent: ventilate, no ignition, gloves.',
+  },
+  lead: {
+    name: 'lead',
+    how: 'A swab kit on a cut through all the layers.',
+    good: 'no colour',
+    bad: 'pink or red',
+    opens: 'Red: no dry sanding, no heat gun. No colour is not proof: a laboratory decides.',
+    caution: 'A swab can miss lead under other paint.',
+  },
+  chromate: {
+    name: 'chromate',
+    how: 'A swab kit on yellow or green primer.',
+    good: 'no colour',
+    bad: 'violet',
+    opens: 'Violet: no dry sanding; wet, masked, waste by local rules.',
+    caution: 'Chromates cause cancer. Gloves, and nothing dry.',
+  },
+  pencil: {
+    name: 'nail or pencil',
+    how: 'Press a thumbnail, or push a pencil at 45°, on a spot that does not show.',
+    good: 'no mark',
+    bad: 'it marks',
+    opens: 'A mark: not through-cured. Keep it warm, and test again.',
+  },
+  'wet-sponge': {
+    name: 'wet sponge for pinholes',
+    how: 'A damp sponge with a low-voltage detector over the dry film, up to 500 µm; or a lamp behind thin sheet.',
+    good: 'silent all over',
+    bad: 'it sounds',
+    opens: 'It sounds: mark the spot, brush it in, test again.',
+    caution: 'Never where fuel has been.',
+  },
+  penetrant: {
+    name: 'penetrant or magnetic',
+    how: 'By a licensed person, before anything is blasted: blasting shuts cracks.',
+    good: 'no crack shown',
+    bad: 'a crack shown',
+    opens: 'A crack: log it as found. Nothing goes over it until it is answered.',
+    caution: 'Licensed people judge cracks.',
+  },
+};
+export const CARD_RESULT_WORDS: Readonly<Record<CardResult, string>> = {
+  good: 'good',
+  bad: 'bad',
+  unclear: 'not clear',
 };

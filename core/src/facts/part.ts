@@ -19,6 +19,7 @@ import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
 import { GAUGE_ZEROS, PROFILES } from '../film/readings.ts';
 import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
 import { THINNER_GRADES } from '../mix/thinner.ts';
+import { CARD_RESULTS, TEST_CARDS } from '../inspect/cards.ts';
 import { EVIDENCE_CODES } from '../inspect/faults/codes.ts';
 import { FAULTS, SEEN_AFTER } from '../inspect/faults/table.ts';
 import { ALL_FAULTS, CLOSED_HOW, FINDING_KINDS, REFER_SIGNS, REMEDIES } from '../inspect/kinds.ts';
@@ -241,6 +242,14 @@ export const PART_FACTS = {
     object(
       { what: oneOf(LEVEL_WITH), gritP: whole(16, 5000), showingPct: number(0, 100) },
       { minutes: number(0.5, 1440) },
+    ),
+  ),
+  /** A short test with its card; salt comes with its amount, mg/m². */
+  'card-tested': kind(
+    'Tested by card',
+    object(
+      { card: oneOf(TEST_CARDS), result: oneOf(CARD_RESULTS) },
+      { mgM2: number(0, 10_000), note: text(300) },
     ),
   ),
   'adhesion-tried': kind(

@@ -151,5 +151,6 @@ export function filmRecordOf(
     coatsAsked: part.steps.length === 0 ? null : plannedFor(part.planned, face).length,
     stripe: stripeOf(part),
     foundMs,
+    cards: ofKind(factsSinceStrip(standing.filter((f) => f.face === null || f.face === face)), 'card-tested'),
   };
 }

@@ -4,6 +4,7 @@ import { ofKind, type Fact, type FactOf } from '../../facts/part.ts';
 import type { Survey } from '../../part/survey.ts';
 import type { Substrate } from '../../part/substrate.ts';
 import type { SurfaceStretch } from '../../part/thermal/track.ts';
+import type { TestCard } from '../cards.ts';
 import type { EvidenceCode } from '../faults/codes.ts';
 
 /** What the shelf knows of the mix a coat came from. Null: not known. */
@@ -43,6 +44,8 @@ export interface FilmRecord {
   /** Whether the route has a stripe coat, and whether it is on record. */
   readonly stripe: 'none' | 'recorded' | 'not-recorded' | null;
   readonly foundMs: number;
+  /** Short tests of this face, also those made to find the cause. */
+  readonly cards: readonly FactOf<'card-tested'>[];
 }
 
 export type FigureUnit = 'µm' | 'min' | 'h' | 'K' | '°C' | '%' | '×' | 'mm' | 'd' | 'P' | 'coats' | '%off';
@@ -76,6 +79,17 @@ export const figure = (value: number, limit: number | null, unit: FigureUnit): F
 /** Only so where it is: that it was not logged does not say that it was not. */
 export const onlyYes = (isSo: boolean, by: Figure | null = null): Word | null =>
   isSo ? word(true, by) : null;
+
+/** The last clear result of a short test; null: it was not made, or left it unclear. */
+export function cardSays(r: FilmRecord, card: TestCard): 'good' | 'bad' | null {
+  const result = r.cards.findLast((f) => f.body.card === card)?.body.result ?? 'unclear';
+  return result === 'unclear' ? null : result;
+}
+/** Bad is so, good is not so. */
+export function byCard(r: FilmRecord, card: TestCard): Word | null {
+  const says = cardSays(r, card);
+  return says && word(says === 'bad');
+}
 
 export const coatOf = (r: FilmRecord): CoatState => r.coats[r.index]!;
 export const belowOf = (r: FilmRecord): CoatState | null => r.coats[r.index - 1] ?? null;

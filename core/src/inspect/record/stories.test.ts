@@ -7,6 +7,7 @@ import { blankSurvey, type Survey } from '../../part/survey.ts';
 import type { SurfaceStretch } from '../../part/thermal/track.ts';
 import type { ProductSheet } from '../../products/sheet.ts';
 import { sheet, steady, T0 } from '../../test/build.ts';
+import type { CardResult, TestCard } from '../cards.ts';
 import type { EvidenceCode } from '../faults/codes.ts';
 import type { FaultId, SeenAfter } from '../faults/table.ts';
 import { weigh } from '../faults/weigh.ts';
@@ -76,6 +77,7 @@ interface Record {
   readonly broken?: readonly string[];
   readonly asked?: number;
   readonly stripe?: FilmRecord['stripe'];
+  readonly cards?: readonly (readonly [TestCard, CardResult])[];
   /** Days until it was found. */
   readonly foundH?: number;
 }
@@ -143,6 +145,9 @@ function recordOf(r: Record): FilmRecord {
     coatsAsked: r.asked ?? null,
     stripe: r.stripe ?? null,
     foundMs,
+    cards: (r.cards ?? []).map(([card, result]) =>
+      fact('card-tested', AT_H + 80, { card, result }),
+    ) as FilmRecord['cards'],
   };
 }
 
@@ -846,6 +851,23 @@ describe('what the record says', () => {
     const list = evidenceWith(record, [{ code: 'cold-when-laid', says: 'no' }]);
     expect(list.find((e) => e.code === 'cold-when-laid')?.isContradicted).toBe(true);
     expect(weighable(list).has('cold-when-laid')).toBe(false);
+  });
+  it('short tests speak: bad is so, good is not, unclear says nothing, and the last one counts', () => {
+    const salt = (...results: CardResult[]) =>
+      says({ cards: results.map((r) => ['salt', r] as const) }, 'salt-found')?.says ?? null;
+    expect([salt('bad'), salt('good'), salt('unclear'), salt('bad', 'good')]).toEqual([
+      'yes',
+      'no',
+      null,
+      'no',
+    ]);
+    expect(says({ cards: [['salt', 'good']] }, 'salt-low')).toMatchObject({ says: 'yes' });
+    expect(says({ cards: [['white-cloth', 'bad']] }, 'oil')).toMatchObject({ says: 'yes' });
+    expect(says({ cards: [['wet-sponge', 'bad']] }, 'pinholes-below')).toMatchObject({ says: 'yes' });
+    expect(says({ cards: [['blotter', 'bad']] }, 'line-wet-or-oily')).toMatchObject({ says: 'yes' });
+    expect(
+      says({ survey: { coating: 'sound' }, cards: [['solvent-rub', 'bad']] }, 'old-coat-softens'),
+    ).toMatchObject({ says: 'yes' });
   });
   it('a fact that has nothing to do with it changes nothing', () => {
     const a = told({ says: '', fault: 'sag', record: { before: [thick] }, cause: '' });

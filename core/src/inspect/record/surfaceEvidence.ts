@@ -6,6 +6,8 @@ import { ofKind, prepOf, seenSinceStripped, type CONTAMINANTS } from '../../fact
 import { isCasting } from '../../part/substrate.ts';
 import type { Answer } from '../../part/survey.ts';
 import {
+  byCard,
+  cardSays,
   belowOf,
   coatOf,
   factsBefore,
@@ -123,7 +125,7 @@ export const SURFACE_EVIDENCE: Readers = {
     return ofKind(before.slice(worked + 1), 'wiped').length > 0 ? word(false) : null;
   },
   'bare-hand': (r) => contaminated(r, 'bare-hand'),
-  oil: (r) => contaminated(r, 'oil'),
+  oil: (r) => byCard(r, 'white-cloth') ?? byCard(r, 'water-break') ?? contaminated(r, 'oil'),
   dust: (r) => contaminated(r, 'dust'),
   'primed-late': (r) => {
     const p = primedLate(r);
@@ -163,6 +165,13 @@ export const SURFACE_EVIDENCE: Readers = {
     if (s.coating === 'none') return word(false);
     return s.coatKind === 'unknown' ? null : word(s.coatKind === 'bitumen');
   },
+  'salt-found': (r) => byCard(r, 'salt'),
+  'salt-low': (r) => {
+    const says = cardSays(r, 'salt');
+    return says && word(says === 'good');
+  },
+  'line-wet-or-oily': (r) => byCard(r, 'blotter'),
+  'pinholes-below': (r) => byCard(r, 'wet-sponge'),
   'old-coat-softens': (r) => rub(r, 'failed'),
   'old-coat-resists': (r) => rub(r, 'passed'),
   'no-stripe-coat': (r) => (r.stripe === 'recorded' ? word(false) : r.stripe === 'none' ? word(true) : null),
@@ -191,6 +200,8 @@ export const SURFACE_EVIDENCE: Readers = {
 
 function rub(r: FilmRecord, result: 'passed' | 'failed'): Word | null {
   if (strippedOf(r)) return null;
+  const says = cardSays(r, 'solvent-rub');
+  if (says) return word((says === 'good') === (result === 'passed'));
   const told = r.survey?.solventRub;
   return told === undefined || told === 'unknown' ? null : word(told === result);
 }

@@ -74,6 +74,7 @@ export interface InspectView extends Moment {
   readonly trials: readonly TrialView[];
   readonly pictures: readonly FactOf<'pictured'>[];
   readonly rust: readonly FactOf<'rust-measured'>[];
+  readonly cards: readonly FactOf<'card-tested'>[];
   /** When a trial of the newest coat of each face is worth making; null: not within what is known. */
   readonly trialDue: readonly {
     readonly face: Face;
@@ -205,6 +206,7 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     pits: pitsOf(part, survey),
     pictures: ofKind(standing, 'pictured'),
     rust: ofKind(standing, 'rust-measured'),
+    cards: ofKind(standing, 'card-tested'),
     trials: ofKind(standing, 'adhesion-tried').map((fact) => ({
       fact,
       productName: snapshot.shop.sheets.get(fact.body.sheetId)?.name ?? '',

@@ -12,6 +12,7 @@ import { NewFinding } from './NewFinding.tsx';
 import { OtherHand } from './OtherHand.tsx';
 import { Pictures } from './Pictures.tsx';
 import { PitsPanel } from './PitsPanel.tsx';
+import { TestCards } from './TestCards.tsx';
 import { TrialPanel } from './TrialPanel.tsx';
 
 /** What was found on one part: where, why, what mends it, and when it is good enough. */
@@ -91,6 +92,7 @@ function Of({ view }: { readonly view: InspectView }) {
               level={view.levels.find((l) => l.face === face) ?? null}
             />
           ))}
+          <TestCards view={view} />
           <TrialPanel view={view} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">

@@ -1,6 +1,7 @@
 import { rustDegree, type FactBodies, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail, RouteStepView } from '@calvetta/contract';
 import {
+  CARD_RESULT_WORDS,
   CLOSED_WORDS,
   EVIDENCE_WORDS,
   FACT_WORDS,
@@ -9,6 +10,7 @@ import {
   ORIGIN_WORDS,
   REMEDY_WORDS,
   REPAIR_WORDS,
+  TEST_CARD_WORDS,
   TEST_WORDS,
 } from '@calvetta/contract/words';
 import { useShop } from '../../api/queries.ts';
@@ -98,6 +100,7 @@ const VOIDED_HERE: readonly FactKind[] = [
   'adhesion-tried',
   'pictured',
   'rust-measured',
+  'card-tested',
   'remedy-set',
   'repair-chosen',
 ];
@@ -149,6 +152,8 @@ function inspectText(fact: FactView): string {
             : 'it comes off';
     case 'rust-measured':
       return `${fact.body.sharePct.toFixed(2)} %, ${fact.body.fromPct.toFixed(2)} to ${fact.body.toPct.toFixed(2)} %, Ri ${rustDegree(fact.body.sharePct)}`;
+    case 'card-tested':
+      return `${TEST_CARD_WORDS[fact.body.card].name}: ${CARD_RESULT_WORDS[fact.body.result]}${fact.body.mgM2 === undefined ? '' : `, ${fact.body.mgM2} mg/m²`}`;
     case 'pictured':
       return [fact.body.stage, fact.body.note].filter((w) => w !== undefined).join(', ');
     default:

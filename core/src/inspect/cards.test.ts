@@ -1,0 +1,12 @@
+import { describe, expect, it } from '@jest/globals';
+import { saltResult } from './cards.ts';
+
+describe('salt on steel (ISO 8502-9 measures it; the edges are common practice, no published source)', () => {
+  it.each([
+    [0, 'good'],
+    [20, 'good'],
+    [20.1, 'unclear'],
+    [50, 'unclear'],
+    [50.1, 'bad'],
+  ] as const)('%f mg/m²: %s', (mg, result) => expect(saltResult(mg)).toBe(result));
+});
