@@ -34,18 +34,7 @@ function Of({ view }: { readonly view: InspectView }) {
   const faces: readonly (Face | null)[] = card.faceCount > 1 ? ['A', 'B'] : [null];
   return (
     <>
-      <header className="flex flex-wrap items-baseline gap-x-4 border-b border-line bg-panel px-4 py-3">
-        <Heading title={['What was found', card.name]} className="text-[26px] leading-tight">
-          {card.name}: what was found
-        </Heading>
-        <StateWord headline={card.headline} isLarge />
-        <Link className="underline underline-offset-2" to={`/parts/${encodeURIComponent(card.partId)}`}>
-          to the part
-        </Link>
-        <Link className="underline underline-offset-2" to="/inspect">
-          all that is open
-        </Link>
-      </header>
+      <Head card={card} />
       {/* On a phone what was found comes before pictures and pits; on a desk they stand beside it. */}
       <div className="grid gap-4 p-4 lg:grid-cols-[400px_minmax(0,1fr)] lg:grid-rows-[auto_1fr] lg:gap-x-5">
         <div className={faces.length > 1 ? 'grid grid-cols-2 gap-2' : ''}>
@@ -102,5 +91,22 @@ function Of({ view }: { readonly view: InspectView }) {
         </div>
       </div>
     </>
+  );
+}
+
+function Head({ card }: Pick<InspectView, 'card'>) {
+  return (
+    <header className="flex flex-wrap items-baseline gap-x-4 border-b border-line bg-panel px-4 py-3">
+      <Heading title={['What was found', card.name]} className="text-[26px] leading-tight">
+        {card.name}: what was found
+      </Heading>
+      <StateWord headline={card.headline} isLarge />
+      <Link className="underline underline-offset-2" to={`/parts/${encodeURIComponent(card.partId)}`}>
+        to the part
+      </Link>
+      <Link className="underline underline-offset-2" to="/inspect">
+        all that is open
+      </Link>
+    </header>
   );
 }
