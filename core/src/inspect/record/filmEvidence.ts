@@ -114,7 +114,6 @@ function windowThen(r: FilmRecord): { readonly state: string; readonly isKeyed: 
   return { state, isKeyed };
 }
 
-/** The coat below, before this one covered it, or null where it covers none. */
 const isEpoxy = (binder: string): boolean => EPOXIES.includes(binder);
 
 function grit(r: FilmRecord): Word | null {
