@@ -403,6 +403,7 @@ export {
   FAULT_CAUSES,
   FAULTS,
   SEEN_AFTER,
+  seenAfter,
   LOOK_ALIKES,
   type CauseIdOf,
   type FaultId,

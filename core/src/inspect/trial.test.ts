@@ -17,11 +17,11 @@ describe('cross-cut (ISO 2409, ISO 16276-2; quoted from memory)', () => {
     ]);
   });
   it('spacing by film and by what lies below', () => {
-    expect(cutFor(60, false)).toEqual({ kind: 'lattice', spacingMm: 1 });
-    expect(cutFor(60, true)).toEqual({ kind: 'lattice', spacingMm: 2 });
-    expect(cutFor(61, false)).toEqual({ kind: 'lattice', spacingMm: 2 });
-    expect(cutFor(121, true)).toEqual({ kind: 'lattice', spacingMm: 3 });
-    expect(cutFor(251, false)).toEqual({ kind: 'x-cut' });
+    expect(cutFor(60, 'steel-plate')).toEqual({ kind: 'lattice', spacingMm: 1 });
+    expect(cutFor(60, 'zinc-diecast')).toEqual({ kind: 'lattice', spacingMm: 2 });
+    expect(cutFor(61, 'steel-plate')).toEqual({ kind: 'lattice', spacingMm: 2 });
+    expect(cutFor(121, 'zinc-diecast')).toEqual({ kind: 'lattice', spacingMm: 3 });
+    expect(cutFor(251, 'steel-plate')).toEqual({ kind: 'x-cut' });
   });
 });
 

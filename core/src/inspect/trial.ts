@@ -1,4 +1,5 @@
 import { HOUR_MS } from '../base/time.ts';
+import type { Substrate } from '../part/substrate.ts';
 import {
   firstEndingAfter,
   reach,
@@ -37,14 +38,23 @@ export function trialOf(body: {
   return isSound === undefined ? null : isSound ? 'sound' : 'refuse';
 }
 
+/** What gives under a knife: its lattice is cut wider (ISO 2409, quoted from memory). */
+const SOFT: readonly Substrate[] = [
+  'aluminium-wrought',
+  'aluminium-cast',
+  'zinc-diecast',
+  'copper-alloy',
+  'magnesium',
+  'timber-backed-steel',
+];
 /** How a film is cut: six lines each way at a spacing of ISO 2409, or an X above 250 µm (ISO 16276-2); quoted from memory. */
 export function cutFor(
   filmUm: number,
-  isSoftBelow: boolean,
+  substrate: Substrate,
 ): { readonly kind: 'lattice'; readonly spacingMm: 1 | 2 | 3 } | { readonly kind: 'x-cut' } {
   if (filmUm > 250) return { kind: 'x-cut' };
   if (filmUm > 120) return { kind: 'lattice', spacingMm: 3 };
-  return { kind: 'lattice', spacingMm: filmUm > 60 || isSoftBelow ? 2 : 1 };
+  return { kind: 'lattice', spacingMm: filmUm > 60 || SOFT.includes(substrate) ? 2 : 1 };
 }
 
 /** A trial wants the film as old as two days at 20 °C make it. */

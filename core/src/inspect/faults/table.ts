@@ -1,3 +1,4 @@
+import { DAY_MS } from '../../base/time.ts';
 import type { EvidenceCode } from './codes.ts';
 
 /**
@@ -331,6 +332,14 @@ export type CauseIdOf<F extends FaultId> = (typeof FAULT_CAUSES)[F][number]['cau
 /** When it was first seen, since the coat: some causes take years to show. */
 export const SEEN_AFTER = ['days', 'weeks', 'months', 'years'] as const;
 export type SeenAfter = (typeof SEEN_AFTER)[number];
+
+/** How long after a coat something was seen, by the time between them. */
+export function seenAfter(laidMs: number, seenMs: number): SeenAfter {
+  const days = (seenMs - laidMs) / DAY_MS;
+  if (days < 7) return 'days';
+  if (days < 31) return 'weeks';
+  return days < 365 ? 'months' : 'years';
+}
 
 /** Priors that hold where it was first seen after a year. */
 export const LATE_PRIORS: Readonly<Partial<Record<FaultId, Readonly<Record<string, 1 | 2 | 3>>>>> = {

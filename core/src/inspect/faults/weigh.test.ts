@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/random.ts';
 import { askOf, asksFor } from './ask.ts';
 import { EVIDENCE_CODES, OPPOSITES, type EvidenceCode } from './codes.ts';
-import { causesOf, FAULTS, ONLY, type Cause, type Speaks } from './table.ts';
+import { causesOf, FAULTS, ONLY, seenAfter, type Cause, type Speaks } from './table.ts';
 import {
   candidatesOf,
   entropyBits,
@@ -172,9 +172,21 @@ describe('laws', () => {
     expect(w.causes.map((c) => c.causeId)).not.toContain('hardener-dead');
     expect(w.causes.map((c) => c.causeId)).toContain('piled');
   });
+  it('how long after the coat it was seen, at the edges', () => {
+    const day = 86_400_000;
+    expect([0, 6.9, 7, 30.9, 31, 364, 365].map((d) => seenAfter(0, d * day))).toEqual([
+      'days',
+      'days',
+      'weeks',
+      'weeks',
+      'months',
+      'months',
+      'years',
+    ]);
+  });
   it('after years, edges come before late priming', () => {
-    const first = (seenAfter: 'days' | 'years') =>
-      weigh({ ...can('rust-through'), seenAfter, evidence: new Map() }).causes[0]!.causeId;
+    const first = (when: 'days' | 'years') =>
+      weigh({ ...can('rust-through'), seenAfter: when, evidence: new Map() }).causes[0]!.causeId;
     expect([first('days'), first('years')]).toEqual(['primed-late', 'edges-peaks']);
   });
 });

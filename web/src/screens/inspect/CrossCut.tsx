@@ -10,20 +10,11 @@ export const VERDICT_WORDS = {
   ask: 'ask the maker before going on',
   refuse: 'does not hold: not this product here',
 } as const;
-/** Metals that give under a knife: their lattice is cut wider. */
-const SOFT = [
-  'aluminium-wrought',
-  'aluminium-cast',
-  'zinc-diecast',
-  'copper-alloy',
-  'magnesium',
-  'timber-backed-steel',
-];
 /** How this film is to be cut: by all that is on it, and by what lies below. */
 export const cutOf = ({ card }: InspectView): ReturnType<typeof cutFor> =>
   cutFor(
     card.layers.filter((l) => !l.isPlanned).reduce((s, l) => s + l.dftUm, 0),
-    SOFT.includes(card.substrate),
+    card.substrate,
   );
 
 interface Props {

@@ -3,11 +3,11 @@ import {
   ALL_FAULTS,
   FINDING_KINDS,
   REFER_SIGNS,
+  seenAfter,
   type AnyFault,
   type FactBodies,
   type FindingKind,
   type InspectView,
-  type SeenAfter,
 } from '@calvetta/core';
 import { FAULT_WORDS, FINDING_WORDS, SIGN_WORDS } from '@calvetta/contract/words';
 import { FaultSwatch, SignSwatch } from '../../drawings/FaultSwatch.tsx';
@@ -17,15 +17,6 @@ import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 import type { Spot } from './FaceMap.tsx';
 import { useFinds } from './useFinding.ts';
-
-const DAY_MS = 86_400_000;
-/** How long after its last coat it was seen, where that is known. */
-function seenAfterOf(view: InspectView): SeenAfter | null {
-  const last = Math.max(...view.coats.map((c) => c.t0Ms), -Infinity);
-  if (!Number.isFinite(last)) return null;
-  const days = (view.nowMs - last) / DAY_MS;
-  return days < 7 ? 'days' : days < 31 ? 'weeks' : days < 365 ? 'months' : 'years';
-}
 
 interface Props {
   readonly view: InspectView;
@@ -41,7 +32,6 @@ export function NewFinding({ view, spot, onStored }: Props) {
   const store = (body: Omit<FactBodies['found'], 'what'> & { readonly what: FindingKind }): void => {
     const coats = view.coats.filter((c) => spot?.face == null || c.face === spot.face);
     const top = coats[coats.length - 1];
-    const seenAfter = seenAfterOf(view);
     log(
       'found',
       spot?.face ?? null,
@@ -50,7 +40,7 @@ export function NewFinding({ view, spot, onStored }: Props) {
         ...(spot ? { x: spot.x, y: spot.y } : {}),
         ...(note.trim() === '' ? {} : { note: note.trim() }),
         ...(body.what === 'fault' && top ? { coatFactId: top.factId } : {}),
-        ...(body.what === 'fault' && seenAfter ? { seenAfter } : {}),
+        ...(body.what === 'fault' && top ? { seenAfter: seenAfter(top.t0Ms, view.nowMs) } : {}),
       },
       {
         done: () => {

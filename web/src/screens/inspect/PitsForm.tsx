@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { likelySlips, FACES, type Face, type InspectView } from '@calvetta/core';
+import { DEEPEST_PIT_MM, likelySlips, FACES, type Face, type InspectView } from '@calvetta/core';
 import { Choice, Field } from '../../forms/Field.tsx';
 import { NumberField } from '../../forms/fields.tsx';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
@@ -16,12 +16,12 @@ const depths: Reader<readonly number[]> = (text) => {
     .split(/[\s;]+/)
     .filter((p) => p !== '');
   const list = parts.map((p) => Number(p.replace(',', '.')));
-  const bad = parts.find((_, i) => !(list[i]! >= 0 && list[i]! <= 50));
+  const bad = parts.find((_, i) => !(list[i]! >= 0 && list[i]! <= DEEPEST_PIT_MM));
   if (parts.length === 0)
     return { ok: false, problem: 'Write the deepest pit of each patch in mm, such as 0.30 0.45 0.52.' };
   return bad === undefined
     ? { ok: true, value: list }
-    : { ok: false, problem: `“${bad}” is no depth. A depth is 0 to 50 mm, such as 0.45.` };
+    : { ok: false, problem: `“${bad}” is no depth. A depth is 0 to ${DEEPEST_PIT_MM} mm, such as 0.45.` };
 };
 
 const READERS = {

@@ -1,0 +1,365 @@
+import {
+  EPOXY,
+  ENAMEL,
+  ETCH,
+  FILLER,
+  ZINC,
+  finish,
+  twoCoats,
+  overEpoxy,
+  blasted,
+  thick,
+  type Story,
+} from './build.ts';
+
+/** Stories about what did not cure, did not hold, or came through; the rest as in `filmStories.ts`. */
+export const METAL_STORIES: readonly Story[] = [
+  {
+    says: 'soft after a week, hardener opened twice its life ago',
+    fault: 'soft',
+    record: { mix: { hardenerAge: 2, ratioOff: 0.01, measuredBy: 'scale' }, surfaceC: 20 },
+    cause: 'hardener-dead',
+  },
+  {
+    says: 'soft, three wet coats in an hour',
+    fault: 'soft',
+    record: {
+      coats: [
+        { of: EPOXY, atH: 0 },
+        { of: EPOXY, atH: 0.3 },
+        { of: EPOXY, atH: 0.6 },
+      ],
+      surfaceC: 20,
+      mix: { hardenerAge: 0.2, ratioOff: 0, measuredBy: 'scale' },
+    },
+    cause: 'piled',
+  },
+  {
+    says: 'soft, a week at 3 °C in the shed',
+    fault: 'soft',
+    record: {
+      surfaceC: 3,
+      rhPct: 50,
+      coats: [{ of: EPOXY, atH: 0 }],
+      mix: { hardenerAge: 0.1, ratioOff: 0, measuredBy: 'scale' },
+      foundH: 170,
+    },
+    cause: 'cold',
+  },
+  {
+    says: 'soft, a quarter too little hardener',
+    fault: 'soft',
+    record: { mix: { ratioOff: 0.25, hardenerAge: 0.1 }, surfaceC: 20 },
+    cause: 'ratio',
+  },
+  {
+    says: 'soft epoxy over etch',
+    fault: 'soft',
+    record: {
+      coats: [
+        { of: ETCH, atH: 0 },
+        { of: EPOXY, atH: 30 },
+      ],
+      mix: { ratioOff: 0, hardenerAge: 0.1, measuredBy: 'scale' },
+      surfaceC: 20,
+    },
+    cause: 'acid-of-etch',
+  },
+  {
+    says: 'soft enamel from an old tin',
+    fault: 'soft',
+    record: { coats: [{ of: ENAMEL, atH: 0 }], mix: { isPaintPast: true }, surfaceC: 20 },
+    cause: 'old-one-pack-tin',
+  },
+  {
+    says: 'flakes off a die-casting: the rules refuse that primer',
+    fault: 'off-metal',
+    record: { substrate: 'zinc-diecast', broken: ['metal.diecast-trial'], coats: [{ of: ETCH, atH: 0 }] },
+    cause: 'wrong-primer',
+  },
+  {
+    says: 'flakes off metal that a wire wheel burnished',
+    fault: 'off-metal',
+    record: {
+      broken: [],
+      before: [
+        { kind: 'stripped', body: { method: 'wire-wheel' }, atH: -3 },
+        { kind: 'degreased', atH: -5 },
+        { kind: 'wiped', atH: -0.2 },
+      ],
+      coats: [{ of: EPOXY, atH: 0 }],
+    },
+    cause: 'no-key-burnished',
+  },
+  {
+    says: 'flakes off metal that somebody touched and nobody degreased',
+    fault: 'off-metal',
+    record: {
+      broken: [],
+      before: [blasted, { kind: 'contaminated', body: { by: 'oil' }, atH: -0.5 }],
+      coats: [{ of: EPOXY, atH: 0 }],
+    },
+    cause: 'oil',
+  },
+  {
+    says: 'flakes, primed in fog on cold metal',
+    fault: 'off-metal',
+    record: {
+      broken: [],
+      rhPct: 98.5,
+      surfaceC: 8,
+      before: [
+        { kind: 'degreased', atH: -5 },
+        blasted,
+        { kind: 'inspected', body: { seen: { rust: 'none', paint: 'none', water: 'sheets' } }, atH: -1 },
+      ],
+      coats: [{ of: EPOXY, atH: 0 }],
+    },
+    cause: 'damp',
+  },
+  {
+    says: 'flakes, firm rust was seen and primed over',
+    fault: 'off-metal',
+    record: {
+      broken: [],
+      before: [
+        { kind: 'degreased', atH: -5 },
+        blasted,
+        { kind: 'inspected', body: { seen: { rust: 'firm', paint: 'none', water: 'sheets' } }, atH: -1 },
+      ],
+      coats: [{ of: EPOXY, atH: 0 }],
+    },
+    cause: 'rust-scale-dust-left',
+  },
+  {
+    says: 'gloss peels off epoxy a fortnight old, not abraded',
+    fault: 'between-coats',
+    record: { coats: overEpoxy(340), broken: [] },
+    cause: 'shut-not-keyed',
+  },
+  {
+    says: 'gloss peels off epoxy that cured at 6 °C in the damp',
+    fault: 'between-coats',
+    record: { surfaceC: 6, rhPct: 90, coats: overEpoxy(60), broken: [] },
+    answers: { dust: 'no' },
+    cause: 'bloom',
+  },
+  {
+    says: 'gloss peels; a kept coat a sheet forbids it over',
+    fault: 'between-coats',
+    record: { coats: overEpoxy(24), broken: ['over.sheet-forbids'] },
+    answers: { dust: 'no' },
+    cause: 'forbidden-pair',
+  },
+  {
+    says: 'gloss peels where wax was sprayed next bench',
+    fault: 'between-coats',
+    record: { coats: overEpoxy(24), broken: [], silicone: [10], rhPct: 45 },
+    cause: 'dirt',
+  },
+  {
+    says: 'rust in spots, primed nine hours after blasting at 70 %',
+    fault: 'rust-through',
+    record: {
+      rhPct: 70,
+      before: [{ kind: 'stripped', body: { method: 'blast' }, atH: -9 }],
+      coats: [{ of: EPOXY, atH: 0 }],
+      stripe: 'recorded',
+    },
+    seenAfter: 'months',
+    cause: 'primed-late',
+  },
+  {
+    says: 'rust in spots on a part from the coast, salts found',
+    fault: 'rust-through',
+    record: {
+      rhPct: 45,
+      survey: { salt: 'yes', pits: 'none', chips: 'no' },
+      before: [{ kind: 'stripped', body: { method: 'blast' }, atH: -1 }],
+      coats: [{ of: EPOXY, atH: 0 }],
+      stripe: 'recorded',
+    },
+    answers: { 'salt-found': 'yes' },
+    seenAfter: 'months',
+    cause: 'salts',
+  },
+  {
+    says: 'rust along edges after years, no stripe coat',
+    fault: 'rust-through',
+    record: {
+      rhPct: 45,
+      survey: { salt: 'no', pits: 'none', chips: 'no', features: ['thin-edges'] },
+      before: [{ kind: 'stripped', body: { method: 'blast' }, atH: -1 }],
+      coats: [{ of: EPOXY, atH: 0 }],
+      stripe: 'none',
+    },
+    seenAfter: 'years',
+    cause: 'edges-peaks',
+  },
+  {
+    says: 'rust from knocks on a chassis',
+    fault: 'rust-through',
+    record: {
+      rhPct: 45,
+      survey: { salt: 'no', pits: 'none', chips: 'yes', features: [] },
+      before: [{ kind: 'stripped', body: { method: 'blast' }, atH: -1 }],
+      coats: [{ of: EPOXY, atH: 0 }],
+      stripe: 'recorded',
+      asked: 1,
+    },
+    answers: { 'laps-or-flexes': 'no', 'pinholes-below': 'no', 'salt-found': 'no' },
+    cause: 'knocks',
+  },
+  {
+    says: 'rust, two coats of four were laid',
+    fault: 'rust-through',
+    record: {
+      rhPct: 45,
+      survey: { salt: 'no', pits: 'none', chips: 'no' },
+      before: [{ kind: 'stripped', body: { method: 'blast' }, atH: -1 }],
+      coats: [
+        { of: EPOXY, atH: 0 },
+        { of: EPOXY, atH: 24 },
+      ],
+      stripe: 'recorded',
+      asked: 4,
+    },
+    cause: 'too-few-coats',
+  },
+  {
+    says: 'dry blisters, second coat after three minutes',
+    fault: 'dry-blisters',
+    record: { coats: twoCoats(3 / 60), survey: { salt: 'no', oldFiller: 'no' } },
+    cause: 'solvent-trapped',
+  },
+  {
+    says: 'dry blisters, rained on after two hours',
+    fault: 'dry-blisters',
+    record: {
+      before: [{ kind: 'wetted', body: { by: 'rain' }, atH: 2 }],
+      survey: { salt: 'no', oldFiller: 'no' },
+    },
+    answers: { 'salt-found': 'no', 'not-rinsed': 'no' },
+    cause: 'wetted-early',
+  },
+  {
+    says: 'dry blisters over filler sanded wet',
+    fault: 'dry-blisters',
+    record: {
+      before: [{ kind: 'abraded', body: { how: 'wet' }, atH: 30 }],
+      coats: [
+        { of: FILLER, atH: 0 },
+        { of: EPOXY, atH: 40 },
+      ],
+    },
+    cause: 'wet-filler',
+  },
+  {
+    says: 'uneven, it hung and swung',
+    fault: 'uneven',
+    answers: { swung: 'yes', 'overlap-uneven': 'no' },
+    cause: 'swung',
+  },
+  {
+    says: 'colour differs, two batches on one part',
+    fault: 'colour-differs',
+    record: {
+      coats: [
+        { of: finish(), atH: 0, body: { batch: 'A1' } },
+        { of: finish(), atH: 20, body: { batch: 'B7' } },
+      ],
+    },
+    cause: 'batches',
+  },
+  {
+    says: 'colour differs, one batch, nobody stirred',
+    fault: 'colour-differs',
+    record: {
+      survey: { metallic: 'no' },
+      coats: [
+        { of: finish(), atH: 0, body: { batch: 'A1' } },
+        { of: finish(), atH: 20, body: { batch: 'A1', isStirred: false } },
+      ],
+    },
+    cause: 'unstirred',
+  },
+  {
+    says: 'brown stain through white, over bitumen that was kept',
+    fault: 'bleeding',
+    record: { survey: { coating: 'sound', coatKind: 'bitumen' }, substrate: 'steel-plate' },
+    cause: 'bitumen-or-dye',
+  },
+  {
+    says: 'brown stain through white on cast iron, oil and not warmed',
+    fault: 'bleeding',
+    record: {
+      substrate: 'grey-iron',
+      before: [blasted, { kind: 'contaminated', body: { by: 'oil' }, atH: -1 }],
+      rhPct: 45,
+    },
+    answers: { 'not-warmed-out': 'yes' },
+    cause: 'oil-of-the-iron',
+  },
+  {
+    says: 'scratches show, P120 under a finish',
+    fault: 'scratches',
+    record: {
+      before: [{ kind: 'abraded', body: { how: 'dry', gritP: 120 }, atH: 80 }],
+      coats: [
+        { of: EPOXY, atH: 0 },
+        { of: finish(), atH: 90 },
+      ],
+    },
+    cause: 'grit-coarse',
+  },
+  {
+    says: 'scratches show, P600, primer half a day old',
+    fault: 'scratches',
+    record: {
+      before: [{ kind: 'abraded', body: { how: 'dry', gritP: 600 }, atH: 11 }],
+      coats: overEpoxy(12),
+    },
+    cause: 'primer-shrank',
+  },
+  { says: 'dull, dew fell on it', fault: 'dull', record: { rhPct: 99.5, surfaceC: 8 }, cause: 'dew' },
+  {
+    says: 'specks, the floor had just been swept',
+    fault: 'nibs',
+    record: {
+      coats: [{ of: finish(), atH: 0, body: { isStrained: true } }],
+      before: [{ kind: 'contaminated', body: { by: 'dust' }, atH: -0.2 }],
+    },
+    cause: 'dust',
+  },
+  {
+    says: 'specks, nobody strained it',
+    fault: 'nibs',
+    record: { coats: [{ of: finish(), atH: 0, body: { isStrained: false } }] },
+    cause: 'unstrained',
+  },
+  {
+    says: 'chalky epoxy in the sun (ISO 4628-6)',
+    fault: 'chalk',
+    record: { survey: { sun: 'yes' }, coats: [{ of: EPOXY, atH: 0 }] },
+    cause: 'epoxy-in-the-sun',
+  },
+  {
+    says: 'zinc primer crumbles on metal that was only wire-brushed',
+    fault: 'zinc-flakes',
+    record: { broken: ['surface.clean'], coats: [{ of: ZINC, atH: 0 }] },
+    cause: 'preparation',
+  },
+  {
+    says: 'cracks, thick and piled',
+    fault: 'cracks',
+    record: { before: [thick], survey: { features: [], oldFiller: 'no' } },
+    cause: 'thick',
+  },
+  {
+    says: 'torn edge, the tape stayed on overnight',
+    fault: 'torn-edge',
+    record: { surfaceC: 20 },
+    answers: { 'unmasked-late': 'yes', 'tape-unfit': 'no' },
+    cause: 'tape-late',
+  },
+];
