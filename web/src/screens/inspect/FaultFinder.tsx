@@ -58,6 +58,9 @@ export function FaultFinder({ view, finding }: Props) {
     <div className="flex flex-col gap-3">
       <Verdict weighing={weighing} />
       <Causes weighing={weighing} evidence={evidence} isTwo={faults.length > 1} />
+      <p className="text-[13px] text-quiet">
+        The shares put causes in order by the custom of the trade; they are no measured odds. You decide.
+      </p>
       <FormTrouble words={save.trouble} />
       {finding.closed ? null : (
         <Ask
