@@ -11,7 +11,7 @@ beforeAll(async () => {
 afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
-/** Reaches a control by Tab and arrows alone, and presses it. */
+/** Reaches a control by Tab, Shift+Tab where it stands above, and arrows alone, and presses it. */
 const byKeys =
   (page: Page): Touch =>
   async (what) => {
@@ -20,8 +20,20 @@ const byKeys =
       what.evaluate(
         (e) => e.closest('[role="group"], [role="radiogroup"]')?.contains(document.activeElement) ?? false,
       );
-    for (let i = 0; i < 60 && !(await isThere()); i++)
-      await page.keyboard.press((await isNear()) && (await onRadio(page)) ? 'ArrowRight' : 'Tab');
+    const isAbove = () =>
+      what.evaluate((e) => {
+        const from = document.activeElement;
+        return (
+          from !== null &&
+          from !== document.body &&
+          (e.compareDocumentPosition(from) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0
+        );
+      });
+    const next = async (): Promise<string> => {
+      if ((await isNear()) && (await onRadio(page))) return 'ArrowRight';
+      return (await isAbove()) ? 'Shift+Tab' : 'Tab';
+    };
+    for (let i = 0; i < 60 && !(await isThere()); i++) await page.keyboard.press(await next());
     expect(await isThere()).toBe(true);
     await page.keyboard.press('Space');
   };

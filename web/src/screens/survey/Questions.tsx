@@ -24,12 +24,21 @@ interface Props {
   readonly proposed: Life | null;
 }
 
+/** What is asked stays where it stands, new ones come below: figures that arrive late move nothing under a finger. */
+const inPlace = (shown: readonly AskedField[], next: readonly AskedField[]): readonly AskedField[] => [
+  ...shown.filter((f) => next.includes(f)),
+  ...next.filter((f) => !shown.includes(f)),
+];
+
 /** At most five questions at a time, those that move the answer most; and what the last one moved. */
 export function Questions({ survey, advice, families, worth, said, onAnswer, onUndo, proposed }: Props) {
   const units = usePrefs((s) => s.units);
   const [left, setLeft] = useState<readonly AskedField[]>([]);
   const gates = advice.routes[0]?.gates.map((g) => g.field) ?? [];
-  const fields = questionsNext(survey, worth, left, gates);
+  const next = questionsNext(survey, worth, left, gates);
+  const [shown, setShown] = useState<readonly AskedField[]>(next);
+  const fields = inPlace(shown, next);
+  if (fields.join() !== shown.join()) setShown(fields);
   const root = useRef<HTMLElement>(null);
   // The question that was answered goes: the hand is put on the next one, for whoever works by keys.
   const answerAndGoOn = (patch: Partial<Survey>): void => {

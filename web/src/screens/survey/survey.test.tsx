@@ -21,6 +21,7 @@ import {
 import { FAMILIES, PLAIN } from '../../../../core/src/route/test/given.ts';
 import { KIND_LINES } from '../../drawings/kindPaths.ts';
 import { KindPicker } from './KindPicker.tsx';
+import { Questions } from './Questions.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
 import { saidWords } from './said.ts';
 import { SurveyPanel } from './SurveyPanel.tsx';
@@ -68,6 +69,44 @@ describe('a template', () => {
       isPair: true,
       thicknessMm: 6,
     });
+  });
+});
+
+describe('what is asked next', () => {
+  const s: Survey = {
+    ...blankSurvey('steel-plate'),
+    ...({ coating: 'none', rust: 'B', oil: 'none', category: 'C3' } as const),
+  };
+  const advice = ask(s);
+  const sheet = (worth: ReadonlyMap<AskedField, number>) => (
+    <Questions
+      survey={s}
+      advice={advice}
+      families={FAMILIES}
+      worth={worth}
+      said={null}
+      onAnswer={none}
+      onUndo={none}
+      proposed={null}
+    />
+  );
+  const asked = () =>
+    [...document.querySelectorAll('[data-question]')].map((q) => q.getAttribute('data-question'));
+  it('stays where it stands when the figures arrive late: what is new comes below', () => {
+    const { rerender } = render(sheet(new Map([['salt', 0.3]])));
+    const before = asked();
+    expect(before).toContain('salt');
+    rerender(
+      sheet(
+        new Map([
+          ['fuel', 0.9],
+          ['sun', 0.8],
+          ['salt', 0.3],
+        ]),
+      ),
+    );
+    expect(asked().slice(0, before.length)).toEqual(before);
+    expect(asked()).toEqual(expect.arrayContaining(['fuel', 'sun']));
   });
 });
 
