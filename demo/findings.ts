@@ -58,6 +58,38 @@ function pitsAndLevelling(add: Add): void {
       'A',
     ),
   );
+  // Read all over after the last coat: the block has been hard on the edges.
+  const film = [
+    [84, 0.12, 0.72],
+    [118, 0.17, 0.5],
+    [133, 0.28, 0.33],
+    [148, 0.4, 0.24],
+    [171, 0.52, 0.22],
+    [152, 0.65, 0.27],
+    [141, 0.78, 0.42],
+    [139, 0.86, 0.6],
+  ] as const;
+  add(
+    bonnet,
+    'film-read',
+    0.5,
+    {
+      scope: 'system',
+      by: 'gauge',
+      readingsUm: film.map(([um]) => um),
+      spots: film.map(([, x, y]) => ({ x, y })),
+      perSpot: 1,
+      zero: 'on-profile',
+      profile: 'medium',
+      baseUm: null,
+      rule: 'iso-19840',
+      nominalUm: 140,
+      minUm: null,
+      maxUm: null,
+    },
+    'A',
+  );
+  add(bonnet, 'card-tested', 26, { card: 'coin-tap', result: 'good' }, 'A');
 }
 
 /** A run with a clear record, an enamel that wrinkled, a dull patch that was mended. */

@@ -147,6 +147,7 @@ export { combPrediction } from './film/wetComb.ts';
 export { type GaugeRefusal, type GaugeAnswer, readGaugeRows } from './film/gaugeRows.ts';
 export { coatsMissing } from './film/measured.ts';
 export { type FilmReadBody, type FilmJudgement, judgeFilm } from './film/judgeFilm.ts';
+export { filmMap, spotsWanted, type FilmLevel, type MappedReading, type Spot } from './film/filmMap.ts';
 
 // work
 export { MARGIN_PCT, roundedUp } from './work/paint.ts';
@@ -382,87 +383,11 @@ export {
 } from './plan/agenda.ts';
 
 // inspect
-export {
-  FINDING_KINDS,
-  PLAIN_FAULTS,
-  ALL_FAULTS,
-  REFER_SIGNS,
-  CLOSED_HOW,
-  REMEDIES,
-  type RemedyId,
-  type FindingKind,
-  type PlainFault,
-  type AnyFault,
-  type ReferSign,
-  type ClosedHow,
-  type HoldWhy,
-} from './inspect/kinds.ts';
-export { type Finding, findingsOf, isOpenFinding, foundAtMs } from './inspect/findings.ts';
-export { type EvidenceCode, EVIDENCE_CODES } from './inspect/faults/codes.ts';
-export {
-  FAULT_CAUSES,
-  FAULTS,
-  SEEN_AFTER,
-  seenAfter,
-  LOOK_ALIKES,
-  type CauseIdOf,
-  type FaultId,
-  type SeenAfter,
-} from './inspect/faults/table.ts';
-export { candidatesOf, weigh, type Weighed, type Weighing } from './inspect/faults/weigh.ts';
-export { asksFor, type NextAsk } from './inspect/faults/ask.ts';
-export {
-  evidenceWith,
-  weighable,
-  READ_FROM_RECORD,
-  type Answered,
-  type Evident,
-} from './inspect/record/evidence.ts';
-export type { Figure } from './inspect/record/filmRecord.ts';
-export {
-  REMEDY_STEPS,
-  MEND_DONE_BY,
-  remedyFor,
-  type MendStepId,
-  type MendStepNow,
-  type WaitsFor,
-} from './inspect/remedies.ts';
-export { judgePits, likelySlips, DEEPEST_PIT_MM, type NoEstimate, type PitVerdict } from './inspect/pits.ts';
-export {
-  LEVEL_LIMITS,
-  LEVEL_STANDARDS,
-  LEVEL_WITH,
-  STOP_AT_PCT,
-  fillsWith,
-  levelState,
-  type LevelCycle,
-  type LevelStandard,
-  type LevelState,
-  type LevelWith,
-} from './inspect/level.ts';
-export {
-  LEAST_TOUCHES,
-  rustShare,
-  type Pixels,
-  type Point,
-  type RustAsked,
-  type RustRefusal,
-  type RustShare,
-  type Touch,
-} from './inspect/rustShare.ts';
-export {
-  REPAIRS,
-  EVEN_WEIGHTS,
-  repairOptions,
-  type RepairWeights,
-  type PitRepair,
-  type RepairForbidden,
-  type RepairOption,
-} from './inspect/options.ts';
-export { BROKE_AT, TRIALS, crossCutClass, cutFor, rustDegree, trialVerdict } from './inspect/trial.ts';
+export * from './inspect/index.ts';
 export {
   inspectOf,
   inspectList,
+  type FilmMapView,
   type FindingView,
   type InspectList,
   type InspectView,
@@ -471,4 +396,3 @@ export {
   type PitsView,
 } from './shop/views/inspect.ts';
 export { learnedHere, learnedOf, lessonsHere, type Learned, type Lesson } from './shop/learned.ts';
-export { CARD_RESULTS, TEST_CARDS, saltResult, type CardResult, type TestCard } from './inspect/cards.ts';

@@ -1,9 +1,11 @@
 import type {
+  BrokeAt,
   CardResult,
   ClosedHow,
   FindingKind,
   HoldWhy,
   LevelStandard,
+  LevelStop,
   LevelWith,
   MendStepId,
   NoEstimate,
@@ -134,6 +136,31 @@ export const LEVEL_STANDARD_WORDS: Readonly<
   'as-built': { name: 'as built', is: 'nothing seen at one metre in flat light' },
   show: { name: 'show', is: 'nothing seen in raking light with the face wetted' },
 };
+/** Why to stop though it still shows, and what then. */
+export const LEVEL_STOP_WORDS: Readonly<
+  Record<LevelStop['why'], { readonly is: string; readonly then: string }>
+> = {
+  'cut-through': {
+    is: 'It is cut through to metal',
+    then: 'Prime the spot before anything else, within the bare clock. Then level on.',
+  },
+  'edge-seen': {
+    is: 'An edge is sanded thin',
+    then: 'Keep the block off the edges: tape them, or coat the face before the next cycle.',
+  },
+  'edges-thin': {
+    is: 'The thinnest reading is under the least its sheets ask',
+    then: 'Coat it before you sand on: the next cycle goes through there.',
+  },
+  'film-full': {
+    is: 'The film is as thick as its sheets allow',
+    then: 'No more on top. Take it down, or accept what shows: thick films crack and stay soft.',
+  },
+  'filler-full': {
+    is: 'As much went on as may',
+    then: 'Deeper wants metal, not filler: dress it, lead or weld it, or accept the low.',
+  },
+};
 export const LEVEL_WITH_WORDS: Readonly<Record<LevelWith, string>> = {
   'body-filler': 'body filler',
   'one-pack-putty': 'one-pack putty',
@@ -191,6 +218,53 @@ export const TEST_CARD_WORDS: Readonly<Record<TestCard, CardWords>> = {
     opens: 'Softens: it is a one-pack. Take it off, or put a barrier over it.',
     caution: 'Solvent: ventilate, no ignition, gloves.',
   },
+  'mek-rubs': {
+    name: 'double rubs',
+    how: 'A cloth wet with MEK under a thumb, there and back on a spot that does not show; count until something comes off, fifty at most (as ASTM D5402).',
+    good: 'fifty and nothing comes off',
+    bad: 'colour on the cloth before twenty-five',
+    opens:
+      'Fifty: the two-pack has cured through. Fewer than half: it has not, or its ratio was wrong. A one-pack never stands it.',
+    caution: 'MEK: ventilate well, no ignition, gloves and glasses.',
+  },
+  cut: {
+    name: 'cut to see what lets go',
+    how: 'Cut a small V down to the metal, lift its point with a blade, and look at both sides.',
+    good: 'nothing lifts',
+    bad: 'it lifts',
+    opens:
+      'At the metal: log “off the metal”. Between two coats: log “between coats”. Within one: that coat never cured, or is too thick.',
+  },
+  loupe: {
+    name: 'loupe ×10',
+    how: 'Look along the light through a ×10 loupe.',
+    good: 'closed all over',
+    bad: 'holes down to the layer below',
+    opens:
+      'Holes with a torn rim: popped solvent. Round with a speck in the middle: silicone or oil. Straight down, no rim: pores of the metal or filler.',
+  },
+  overlap: {
+    name: 'across the strokes',
+    how: 'Ten film readings in a line across the strokes, a finger’s breadth apart.',
+    good: 'even within a fifth',
+    bad: 'up and down with the strokes',
+    opens: 'Up and down: overlap each pass by half, the gun square to the face.',
+  },
+  'coin-tap': {
+    name: 'coin and magnet',
+    how: 'Tap with a coin and listen; try a magnet through a sheet of paper.',
+    good: 'it rings, the magnet holds',
+    bad: 'dull, or the magnet lets go',
+    opens: 'Dull: filler or rust is under it. Find how far it goes before you sand.',
+  },
+  'warm-for-oil': {
+    name: 'warm it and watch',
+    how: 'Warm the bare casting by hot air until it is too hot to touch, and watch for ten minutes.',
+    good: 'it stays dry',
+    bad: 'oil sweats out',
+    opens: 'Oil: wipe, warm again, until it stays dry. It is no use priming before.',
+    caution: 'Never near fuel or what held it. Wipe with the heat off: no solvent on hot metal.',
+  },
   lead: {
     name: 'lead',
     how: 'A swab kit on a cut through all the layers.',
@@ -230,6 +304,13 @@ export const TEST_CARD_WORDS: Readonly<Record<TestCard, CardWords>> = {
     opens: 'A crack: log it as found. Nothing goes over it until it is answered.',
     caution: 'Licensed people judge cracks.',
   },
+};
+/** Where a film let go. */
+export const BROKE_AT_WORDS: Readonly<Record<BrokeAt, string>> = {
+  metal: 'it lets go at the metal',
+  between: 'it lets go between two coats',
+  within: 'it lets go within a coat',
+  glue: 'the glue let go',
 };
 export const CARD_RESULT_WORDS: Readonly<Record<CardResult, string>> = {
   good: 'good',

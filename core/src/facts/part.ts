@@ -58,6 +58,8 @@ export type PictureStage = (typeof PICTURE_STAGES)[number];
 
 /** What was looked at before the metal is hidden. */
 const seen = object({ rust: oneOf(SEEN_RUST), paint: oneOf(SEEN_PAINT), water: oneOf(SEEN_WATER) });
+/** A point of a face or a picture, 0…1 from its upper left corner. */
+const spot = object({ x: number(0, 1), y: number(0, 1) });
 const reason = text(300);
 const nothing = object({});
 const readUm = number(0, THICKEST_READING_UM);
@@ -103,19 +105,25 @@ export const PART_FACTS = {
   moved: kind('Moved', object({ placeId: id('place') })),
   'film-read': kind(
     'Film readings',
-    object({
-      scope: oneOf(['system', 'coat']),
-      by: oneOf(['gauge', 'comb']),
-      readingsUm: list(readUm, 1, 2000),
-      perSpot: oneOf([1, 3]),
-      zero: oneOf(GAUGE_ZEROS),
-      profile: oneOf(PROFILES),
-      baseUm: orNull(readUm),
-      rule: oneOf(ACCEPTANCE),
-      nominalUm: above0(THICKEST_READING_UM),
-      minUm: limitUm,
-      maxUm: limitUm,
-    }),
+    object(
+      {
+        scope: oneOf(['system', 'coat']),
+        by: oneOf(['gauge', 'comb']),
+        readingsUm: list(readUm, 1, 2000),
+        perSpot: oneOf([1, 3]),
+        zero: oneOf(GAUGE_ZEROS),
+        profile: oneOf(PROFILES),
+        baseUm: orNull(readUm),
+        rule: oneOf(ACCEPTANCE),
+        nominalUm: above0(THICKEST_READING_UM),
+        minUm: limitUm,
+        maxUm: limitUm,
+      },
+      {
+        /** Where each reading was taken, in their order; null: nobody noted that one's place. */
+        spots: list(orNull(spot), 1, 2000),
+      },
+    ),
   ),
   'surface-read': kind('Surface read', object({ surfaceC: number(-40, 120) })),
   /** What the eye saw of the bare metal. It takes the place of what the acts should have done. */
@@ -178,7 +186,13 @@ export const PART_FACTS = {
     'Pictured',
     object(
       { pictureId: id('picture') },
-      { findingId: uuid('fact'), stage: oneOf(PICTURE_STAGES), note: text(300) },
+      {
+        findingId: uuid('fact'),
+        stage: oneOf(PICTURE_STAGES),
+        note: text(300),
+        /** Two points of the part that another picture shows too: by them one is laid over the other. */
+        alignBy: list(spot, 2, 2),
+      },
     ),
   ),
   /** How much of a painted face shows rust, from a picture whose mask somebody approved. */
@@ -241,7 +255,12 @@ export const PART_FACTS = {
     'Levelled',
     object(
       { what: oneOf(LEVEL_WITH), gritP: whole(16, 5000), showingPct: number(0, 100) },
-      { minutes: number(0.5, 1440) },
+      {
+        minutes: number(0.5, 1440),
+        /** How thick it went on, and whether metal or primer shows at an edge: what says stop before the eye does. */
+        buildMm: above0(20),
+        isEdgeThin: yesNo(),
+      },
     ),
   ),
   /** A short test with its card; salt comes with its amount, mg/m². */
@@ -249,7 +268,13 @@ export const PART_FACTS = {
     'Tested by card',
     object(
       { card: oneOf(TEST_CARDS), result: oneOf(CARD_RESULTS) },
-      { mgM2: number(0, 10_000), note: text(300) },
+      {
+        mgM2: number(0, 10_000),
+        /** Double rubs until something came off. */
+        rubs: whole(1, 1000),
+        brokeAt: oneOf(BROKE_AT),
+        note: text(300),
+      },
     ),
   ),
   'adhesion-tried': kind(

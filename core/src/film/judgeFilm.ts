@@ -32,6 +32,8 @@ export interface FilmReadBody {
   readonly nominalUm: number;
   readonly minUm: number | null;
   readonly maxUm: number | null;
+  /** Where each reading was taken, in their order, 0…1 from the upper left corner; null: nobody noted that one's place. */
+  readonly spots?: readonly ({ readonly x: number; readonly y: number } | null)[];
 }
 
 export interface FilmJudgement {

@@ -5,6 +5,12 @@ export const TEST_CARDS = [
   'blotter',
   'salt',
   'solvent-rub',
+  'mek-rubs',
+  'cut',
+  'loupe',
+  'overlap',
+  'coin-tap',
+  'warm-for-oil',
   'lead',
   'chromate',
   'pencil',
@@ -13,6 +19,11 @@ export const TEST_CARDS = [
 ] as const;
 export type TestCard = (typeof TEST_CARDS)[number];
 export const CARD_RESULTS = ['good', 'bad', 'unclear'] as const;
+/** Rubs that a cured two-pack stands, there and back (the count of ASTM D5402 and D4752 practice; the figure is common practice). */
+export const SOUND_RUBS = 50;
+/** What a count of double rubs comes to: fifty and more is through-cured, fewer than half of that is not. */
+export const rubsResult = (rubs: number): CardResult =>
+  rubs >= SOUND_RUBS ? 'good' : rubs < SOUND_RUBS / 2 ? 'bad' : 'unclear';
 export type CardResult = (typeof CARD_RESULTS)[number];
 
 /** Salt on steel, mg/m² as sodium chloride (ISO 8502-6 and -9 measure it): below the first it is clean enough, above the second it is not (common practice). */

@@ -1,9 +1,17 @@
 import { describe, expect, it } from '@jest/globals';
 import { must } from '../base/result.ts';
-import { cyclesToFill, fillsWith, levelState, type LevelCycle } from './level.ts';
+import { cyclesToFill, fillsWith, levelState, levelStops, UNKNOWN_FACE, type LevelCycle } from './level.ts';
 
 const log = (shares: readonly number[], over: Partial<LevelCycle> = {}): LevelCycle[] =>
-  shares.map((showingPct) => ({ what: 'surfacer', gritP: 180, showingPct, minutes: 20, ...over }));
+  shares.map((showingPct) => ({
+    what: 'surfacer',
+    gritP: 180,
+    showingPct,
+    minutes: 20,
+    buildMm: null,
+    isEdgeThin: null,
+    ...over,
+  }));
 const fitted = (shares: readonly number[]) => levelState(log(shares), 'show')!;
 
 describe('cycles to fill a low (common practice, no published source)', () => {
@@ -70,6 +78,34 @@ describe('when to stop', () => {
   it('two cycles that change nothing: another way is wanted', () => {
     expect(fitted([42, 27, 26, 25]).isStuck).toBe(true);
     expect(fitted([42, 27, 20, 18.5]).isStuck).toBe(false);
+  });
+  const film = { meanUm: 120, leastUm: 90, minUm: 80, maxUm: 200 };
+  it('stops where another cycle does harm, whatever still shows (common practice)', () => {
+    const cycles = log([42, 27]);
+    const why = (over: Parameters<typeof levelStops>[1], list = cycles) =>
+      levelStops(list, over).map((s) => s.why);
+    expect(why(UNKNOWN_FACE)).toEqual([]);
+    expect(why({ isCutThrough: false, film })).toEqual([]);
+    expect(why({ isCutThrough: true, film: null })).toEqual(['cut-through']);
+    expect(why({ isCutThrough: false, film: { ...film, meanUm: 200 } })).toEqual(['film-full']);
+    expect(why({ isCutThrough: false, film: { ...film, leastUm: 79 } })).toEqual(['edges-thin']);
+    expect(why(UNKNOWN_FACE, log([42, 27], { isEdgeThin: true }))).toEqual(['edge-seen']);
+    // Seen once and coated since: only what the last cycle shows counts.
+    const mended = [...log([42], { isEdgeThin: true }), ...log([27], { isEdgeThin: false })];
+    expect(why(UNKNOWN_FACE, mended)).toEqual([]);
+  });
+  it('filler: 3 mm in all that stay of 6 mm laid, half being sanded off; what nobody measured counts nothing', () => {
+    const filler = (buildMm: number | null, n: number) =>
+      log(Array<number>(n).fill(40), { what: 'body-filler', buildMm });
+    expect(levelStops(filler(1.5, 3), UNKNOWN_FACE)).toEqual([]);
+    expect(levelStops(filler(1.5, 4), UNKNOWN_FACE)).toEqual([
+      { why: 'filler-full', what: 'body-filler', gotMm: 3, limitMm: 3 },
+    ]);
+    expect(levelStops(filler(null, 9), UNKNOWN_FACE)).toEqual([]);
+  });
+  it('a stop stands beside what the curve says', () => {
+    const s = levelState(log([42, 27, 18]), 'show', { isCutThrough: true, film: null })!;
+    expect([s.stops, s.moreCycles]).toEqual([[{ why: 'cut-through' }], 6]);
   });
   it('nothing measured is nothing known', () => {
     expect(levelState([], 'show')).toBeNull();

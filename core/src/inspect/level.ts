@@ -71,6 +71,10 @@ export interface LevelCycle {
   readonly gritP: number;
   readonly showingPct: number;
   readonly minutes: number | null;
+  /** How thick it went on; null: nobody said. */
+  readonly buildMm: number | null;
+  /** Metal or primer shows at an edge; null: nobody said. */
+  readonly isEdgeThin: boolean | null;
 }
 /** A share of nothing is counted as half a per cent: its logarithm has to be something. */
 const LEAST_PCT = 0.5;
@@ -99,9 +103,13 @@ export interface LevelState {
   readonly factor: number;
   readonly crossing: Crossing;
   readonly moreCycles: number | null;
+  /** What a cycle takes on this part, minutes; null: none was timed. */
+  readonly minutesEach: number | null;
   /** Minutes of hands to go, by this part's own cycles. */
   readonly moreMinutes: number | null;
   readonly isMet: boolean;
+  /** What forbids another cycle, whatever still shows; empty: nothing that is known of. */
+  readonly stops: readonly LevelStop[];
   /** Two cycles running that left more than nine tenths: another way of doing it is wanted. */
   readonly isStuck: boolean;
 }
@@ -160,8 +168,60 @@ function runOf(cycles: readonly LevelCycle[]): readonly LevelCycle[] {
   return cycles.slice(from + 1);
 }
 
+/** What else is known of the face that is levelled. */
+export interface LevelFace {
+  /** It was cut through to metal since the last coat. */
+  readonly isCutThrough: boolean;
+  /** Newest readings of the whole film, and the least and the most its sheets allow together; null: not measured. */
+  readonly film: {
+    readonly meanUm: number;
+    readonly leastUm: number;
+    readonly minUm: number;
+    readonly maxUm: number;
+  } | null;
+}
+export const UNKNOWN_FACE: LevelFace = { isCutThrough: false, film: null };
+
+/** Why to stop though it still shows: what was reached and what it was held against, in the unit named. */
+export type LevelStop =
+  | { readonly why: 'cut-through' | 'edge-seen' }
+  /** The film is as thick as its sheets allow, µm. */
+  | { readonly why: 'film-full'; readonly gotUm: number; readonly limitUm: number }
+  /** The thinnest reading is under the least its sheets ask, µm: sanding goes through there next. */
+  | { readonly why: 'edges-thin'; readonly gotUm: number; readonly limitUm: number }
+  /** As much of it went on and stayed as may, mm. */
+  | {
+      readonly why: 'filler-full';
+      readonly what: LevelWith;
+      readonly gotMm: number;
+      readonly limitMm: number;
+    };
+
+/** All that forbids another cycle. What nobody measured forbids nothing and allows nothing: it is left out. */
+export function levelStops(cycles: readonly LevelCycle[], face: LevelFace): LevelStop[] {
+  const out: LevelStop[] = [];
+  if (face.isCutThrough) out.push({ why: 'cut-through' });
+  else if (cycles[cycles.length - 1]?.isEdgeThin === true) out.push({ why: 'edge-seen' });
+  const { film } = face;
+  if (film && film.meanUm >= film.maxUm)
+    out.push({ why: 'film-full', gotUm: film.meanUm, limitUm: film.maxUm });
+  if (film && film.leastUm < film.minUm)
+    out.push({ why: 'edges-thin', gotUm: film.leastUm, limitUm: film.minUm });
+  for (const what of LEVEL_WITH) {
+    const limitMm = LEVEL_LIMITS[what].allMm;
+    const onMm = cycles.reduce((sum, c) => sum + (c.what === what ? (c.buildMm ?? 0) : 0), 0);
+    const gotMm = onMm * (1 - SANDED_SHARE);
+    if (limitMm !== null && gotMm >= limitMm - 1e-9) out.push({ why: 'filler-full', what, gotMm, limitMm });
+  }
+  return out;
+}
+
 /** How the levelling stands and how much is to go to a standard. Null: nothing was measured yet. */
-export function levelState(cycles: readonly LevelCycle[], standard: LevelStandard): LevelState | null {
+export function levelState(
+  cycles: readonly LevelCycle[],
+  standard: LevelStandard,
+  face: LevelFace = UNKNOWN_FACE,
+): LevelState | null {
   const last = cycles[cycles.length - 1];
   if (!last) return null;
   const targetPct = STOP_AT_PCT[standard];
@@ -193,8 +253,10 @@ export function levelState(cycles: readonly LevelCycle[], standard: LevelStandar
     factor,
     crossing,
     moreCycles,
+    minutesEach: each,
     moreMinutes: moreCycles === null || each === null ? null : moreCycles * each,
     isMet,
+    stops: levelStops(cycles, face),
     isStuck: !isMet && stuck(cycles),
   };
 }

@@ -138,6 +138,15 @@ export function remedyFor(fault: AnyFault, causeId: string | null, packs: 1 | 2 
   return id === 'flat-and-polish' && packs === 1 ? 'flat-and-refinish' : id;
 }
 
+/** All that can mend a fault, whatever its cause turns out to be. */
+export function remediesOf(fault: AnyFault, packs: 1 | 2 | null): RemedyId[] {
+  const causes = Object.keys(OF_CAUSE).flatMap((key) => {
+    const [of, cause = ''] = key.split(':');
+    return of === fault ? [cause] : [];
+  });
+  return [...new Set([null, ...causes].map((cause) => remedyFor(fault, cause, packs)))];
+}
+
 export interface MendStepNow {
   readonly step: MendStepId;
   readonly minutes: number;

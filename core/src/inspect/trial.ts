@@ -14,6 +14,7 @@ import {
 export const TRIALS = ['thumbnail', 'cross-cut', 'x-cut', 'pull-off'] as const;
 /** Where it let go: off the metal, between two coats, within one, or only the glue. */
 export const BROKE_AT = ['metal', 'between', 'within', 'glue'] as const;
+export type BrokeAt = (typeof BROKE_AT)[number];
 
 /** Classes of ISO 2409 by the share that came off, % (edges quoted from memory). ASTM D3359 counts the other way round. */
 const CLASS_EDGES_PCT = [0, 5, 15, 35, 65] as const;

@@ -68,6 +68,28 @@ describe('a gauge on a film that is wet', () => {
   });
 });
 
+describe('film readings with their places', () => {
+  it('are kept as they came; fewer places than readings, or one off the face, is refused with what would do', async () => {
+    const spots = [{ x: 0.1, y: 0.2 }, null, { x: 0.9, y: 0.8 }];
+    const mapped = (over: object) => {
+      const fact = read(28.5, 'gauge');
+      return { ...fact, body: { ...fact.body, spots, ...over } };
+    };
+    const stored = await post(mapped({}));
+    expect(stored.status).toBe(201);
+    expect(stored.body.facts[0].body.spots).toEqual(spots);
+    expect(await post(mapped({ spots: spots.slice(1) }))).toMatchObject({
+      status: 400,
+      body: {
+        details: {
+          problems: [{ field: 'body.spots', got: 2, accepts: expect.stringMatching(/^3, one for each/) }],
+        },
+      },
+    });
+    expect((await post(mapped({ spots: [{ x: 1.2, y: 0 }, null, null] }))).status).toBe(400);
+  });
+});
+
 describe('hardener in a one-pack', () => {
   it('is refused: it spoils the paint', async () => {
     const sheets = (await app.call('GET', '/api/sheets')).body.sheets as {

@@ -31,7 +31,8 @@ import { useUnits } from '../ui/useUnits.ts';
 import { FilmVerdict } from './FilmVerdict.tsx';
 import { CombEntry } from './film/CombEntry.tsx';
 import { FileEntry } from './film/FileEntry.tsx';
-import { Keypad, Readings } from './film/Keypad.tsx';
+import { Readings } from './film/Keypad.tsx';
+import { KeypadEntry, type Taken } from './film/KeypadEntry.tsx';
 import { useRecord } from '../record/useRecord.ts';
 
 interface Props {
@@ -80,10 +81,11 @@ interface Judging {
   readonly maxUm: number | null;
 }
 
-const gaugeBody = (readings: readonly number[], j: Judging): FilmReadBody => ({
+const gaugeBody = (readings: readonly Taken[], j: Judging): FilmReadBody => ({
   scope: 'system',
   by: 'gauge',
-  readingsUm: readings.map((x) => Number(x.toFixed(2))),
+  readingsUm: readings.map((x) => Number(x.um.toFixed(2))),
+  ...(readings.some((r) => r.spot !== null) ? { spots: readings.map((r) => r.spot) } : {}),
   perSpot: j.rule === 'pa-2' ? 3 : 1,
   zero: j.zero,
   profile: j.profile,
@@ -142,7 +144,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
     { nominalUm: film('Specified film', filmUnit), maxUm: maybe(film('Most', filmUnit)) },
     () => ({ nominalUm: shownFilm(nominalOf(part.card), filmUnit), maxUm: '' }),
   );
-  const [readings, setReadings] = useState<readonly number[]>([]);
+  const [readings, setReadings] = useState<readonly Taken[]>([]);
   const [comb, setComb] = useState<FilmReadBody | null>(null);
   const areaM2 = part.card.areaM2 === null ? null : part.card.areaM2 / part.card.faceCount;
   const body =
@@ -159,26 +161,30 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
   };
   return (
     <div className="flex flex-col gap-3">
-      <div className="flex flex-wrap gap-5">
-        <Choice label="How" value={how} options={HOW} onChange={setHow} />
-        {part.faces.length > 1 ? (
-          <Choice<Face>
-            label="Face"
-            value={face}
-            options={part.faces.map((f) => ({ value: f.face, text: f.face }))}
-            onChange={setFace}
-          />
-        ) : null}
-      </div>
+      <HowAndFace part={part} how={how} onHow={setHow} face={face} onFace={setFace} />
       {wet && how !== 'comb' ? <StillWet face={wet} nowMs={part.nowMs} zone={part.zone} /> : null}
       {how === 'comb' ? <CombEntry part={part} onBody={setComb} /> : null}
-      {how === 'keypad' ? <Keypad onAdd={(x) => setReadings([...readings, x])} unit={filmUnit} /> : null}
+      {how === 'keypad' ? (
+        <KeypadEntry
+          kind={part.survey?.kind ?? 'unknown'}
+          body={body}
+          unit={filmUnit}
+          onTake={(taken) => setReadings([...readings, taken])}
+        />
+      ) : null}
       {how === 'file' ? (
-        <FileEntry part={part} needed={readingsNeeded(areaM2 ?? 1)} onReadings={setReadings} />
+        <FileEntry
+          part={part}
+          needed={readingsNeeded(areaM2 ?? 1)}
+          onReadings={(list) => setReadings(list.map((um) => ({ um, spot: null })))}
+        />
       ) : null}
       {how === 'comb' ? null : (
         <>
-          <Readings list={readings} onRemove={(i) => setReadings(readings.filter((_, k) => k !== i))} />
+          <Readings
+            list={readings.map((r) => r.um)}
+            onRemove={(i) => setReadings(readings.filter((_, k) => k !== i))}
+          />
           <JudgedBy
             {...{ rule, setRule, zero, setZero, profile, setProfile, areaM2 }}
             nominal={draft.bind('nominalUm')}
@@ -197,6 +203,35 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
           {how === 'comb' ? 'Store the comb' : `Store ${readings.length} readings`}
         </Button>
       </Foot>
+    </div>
+  );
+}
+
+/** By which means it is read, and which face. */
+function HowAndFace({
+  part,
+  how,
+  onHow,
+  face,
+  onFace,
+}: {
+  readonly part: PartDetail;
+  readonly how: How;
+  readonly onHow: (how: How) => void;
+  readonly face: Face;
+  readonly onFace: (face: Face) => void;
+}) {
+  return (
+    <div className="flex flex-wrap gap-5">
+      <Choice label="How" value={how} options={HOW} onChange={onHow} />
+      {part.faces.length > 1 ? (
+        <Choice<Face>
+          label="Face"
+          value={face}
+          options={part.faces.map((f) => ({ value: f.face, text: f.face }))}
+          onChange={onFace}
+        />
+      ) : null}
     </div>
   );
 }

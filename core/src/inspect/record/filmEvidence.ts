@@ -10,6 +10,7 @@ import { surfaceAt } from '../../part/thermal/track.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
 import {
   belowOf,
+  byCard,
   coatFact,
   coatOf,
   factsBefore,
@@ -205,6 +206,8 @@ export const FILM_EVIDENCE: Readers = {
       ? word(!ofKind(r.facts, 'baked').some((f) => originMs(f) >= coatOf(r).t0Ms))
       : word(false),
   'filler-below': (r) => {
+    const tapped = byCard(r, 'coin-tap');
+    if (tapped) return tapped;
     if (r.coats.slice(0, r.index).some((c) => c.sheet.role === 'filler')) return word(true);
     return r.survey?.oldFiller === 'yes' ? word(true) : r.survey?.oldFiller === 'no' ? word(false) : null;
   },
@@ -212,6 +215,7 @@ export const FILM_EVIDENCE: Readers = {
     belowOf(r)?.sheet.role === 'filler'
       ? onlyYes(ofKind(factsBefore(r), 'abraded').some((f) => f.body.how === 'wet'))
       : null,
+  'overlap-uneven': (r) => byCard(r, 'overlap'),
   'grit-coarse': grit,
   'one-batch': (r) => batches(r, false),
   'batches-differ': (r) => batches(r, true),

@@ -106,6 +106,13 @@ describe('what the record says', () => {
     expect(says({ cards: [['salt', 'good']] }, 'salt-low')).toMatchObject({ says: 'yes' });
     expect(says({ cards: [['white-cloth', 'bad']] }, 'oil')).toMatchObject({ says: 'yes' });
     expect(says({ cards: [['wet-sponge', 'bad']] }, 'pinholes-below')).toMatchObject({ says: 'yes' });
+    expect(says({ cards: [['loupe', 'bad']] }, 'pinholes-below')).toMatchObject({ says: 'yes' });
+    expect(says({ cards: [['overlap', 'bad']] }, 'overlap-uneven')).toMatchObject({ says: 'yes' });
+    expect(says({ cards: [['coin-tap', 'good']] }, 'filler-below')).toMatchObject({ says: 'no' });
+    expect(says({ cards: [['warm-for-oil', 'bad']] }, 'oil')).toMatchObject({ says: 'yes' });
+    // A closed film under the loupe is no proof that nothing is below, nor that dry metal holds no oil.
+    expect(says({ cards: [['loupe', 'good']] }, 'pinholes-below')).toBeNull();
+    expect(says({ cards: [['warm-for-oil', 'good']] }, 'oil')).toBeNull();
     expect(says({ cards: [['blotter', 'bad']] }, 'line-wet-or-oily')).toMatchObject({ says: 'yes' });
     expect(
       says({ survey: { coating: 'sound' }, cards: [['solvent-rub', 'bad']] }, 'old-coat-softens'),

@@ -125,7 +125,11 @@ export const SURFACE_EVIDENCE: Readers = {
     return ofKind(before.slice(worked + 1), 'wiped').length > 0 ? word(false) : null;
   },
   'bare-hand': (r) => contaminated(r, 'bare-hand'),
-  oil: (r) => byCard(r, 'white-cloth') ?? byCard(r, 'water-break') ?? contaminated(r, 'oil'),
+  oil: (r) =>
+    byCard(r, 'white-cloth') ??
+    byCard(r, 'water-break') ??
+    onlyYes(cardSays(r, 'warm-for-oil') === 'bad') ??
+    contaminated(r, 'oil'),
   dust: (r) => contaminated(r, 'dust'),
   'primed-late': (r) => {
     const p = primedLate(r);
@@ -171,7 +175,7 @@ export const SURFACE_EVIDENCE: Readers = {
     return says && word(says === 'good');
   },
   'line-wet-or-oily': (r) => byCard(r, 'blotter'),
-  'pinholes-below': (r) => byCard(r, 'wet-sponge'),
+  'pinholes-below': (r) => byCard(r, 'wet-sponge') ?? onlyYes(cardSays(r, 'loupe') === 'bad'),
   'old-coat-softens': (r) => rub(r, 'failed'),
   'old-coat-resists': (r) => rub(r, 'passed'),
   'no-stripe-coat': (r) => (r.stripe === 'recorded' ? word(false) : r.stripe === 'none' ? word(true) : null),

@@ -1,10 +1,20 @@
 import { originMs } from '../../facts/envelope.ts';
-import { ofKind, standingFacts, type Face, type FactOf } from '../../facts/part.ts';
+import { ofKind, standingFacts, type Face, type Fact, type FactOf } from '../../facts/part.ts';
+import { filmMap, type MappedReading } from '../../film/filmMap.ts';
+import { judgeFilm } from '../../film/judgeFilm.ts';
 import { findingsOf, foundAtMs, isOpenFinding, type Finding } from '../../inspect/findings.ts';
 import type { Only } from '../../inspect/faults/table.ts';
-import { levelState, type LevelCycle, type LevelStandard, type LevelState } from '../../inspect/level.ts';
+import {
+  levelState,
+  type LevelCycle,
+  type LevelFace,
+  type LevelStandard,
+  type LevelState,
+} from '../../inspect/level.ts';
 import { EVEN_WEIGHTS, repairOptions, wallLeftMm, type RepairOption } from '../../inspect/options.ts';
 import { judgePits, type PitVerdict } from '../../inspect/pits.ts';
+import type { FilmRecord } from '../../inspect/record/filmRecord.ts';
+import type { RemedyId } from '../../inspect/kinds.ts';
 import {
   cannotBe,
   evidenceWith,
@@ -12,7 +22,8 @@ import {
   type Answered,
   type Evident,
 } from '../../inspect/record/evidence.ts';
-import { mendSteps, type MendStepNow } from '../../inspect/remedies.ts';
+import { mendPlan, type MendPlan } from '../../inspect/mendPlan.ts';
+import { mendSteps, remediesOf, type MendStepNow } from '../../inspect/remedies.ts';
 import { trialDueMs, trialOf, type TrialVerdict } from '../../inspect/trial.ts';
 import { PART_KINDS, type PartKind } from '../../part/kinds.ts';
 import { wholeSurvey, type Survey } from '../../part/survey.ts';
@@ -39,6 +50,8 @@ export interface FindingView extends Finding {
   readonly answers: readonly Answered[];
   readonly cannotBe: readonly Only[];
   readonly steps: readonly MendStepNow[];
+  /** What each remedy would come to on this face, until one is chosen. */
+  readonly plans: Readonly<Partial<Record<RemedyId, MendPlan>>>;
 }
 export interface LevelView {
   readonly face: Face | null;
@@ -57,6 +70,16 @@ export interface TrialView {
   readonly productName: string;
   readonly verdict: TrialVerdict | null;
 }
+/** The newest readings of a face that have their places, on one drawing. */
+export interface FilmMapView {
+  readonly face: Face | null;
+  /** Of the newest of them. */
+  readonly atMs: number;
+  readonly nominalUm: number;
+  readonly readings: readonly MappedReading[];
+  /** A coat went over it since: it is the film of then. */
+  readonly isCovered: boolean;
+}
 export interface InspectView extends Moment {
   readonly card: PartCard;
   readonly kind: PartKind;
@@ -74,6 +97,8 @@ export interface InspectView extends Moment {
   readonly trials: readonly TrialView[];
   readonly pictures: readonly FactOf<'pictured'>[];
   readonly rust: readonly FactOf<'rust-measured'>[];
+  /** Film readings whose place is known, face by face. */
+  readonly films: readonly FilmMapView[];
   readonly cards: readonly FactOf<'card-tested'>[];
   /** When a trial of the newest coat of each face is worth making; null: not within what is known. */
   readonly trialDue: readonly {
@@ -105,6 +130,34 @@ const coatsOn = (part: DerivedPart): CoatOn[] =>
     })),
   );
 
+/** What each remedy of a fault would come to: the whole face, or the share of it that was named. */
+function plansFor(
+  snapshot: Snapshot,
+  part: DerivedPart,
+  { fact }: Finding,
+  record: FilmRecord | null,
+): FindingView['plans'] {
+  const { fault, alsoFault, extentPct = null } = fact.body;
+  const { areaM2, faceCount } = part.row;
+  const packs = record?.coats[record.index]?.sheet.packs ?? null;
+  const of = [fault, alsoFault].flatMap((f) => (f === undefined ? [] : remediesOf(f, packs)));
+  return Object.fromEntries(
+    [...new Set(of)].map((remedy) => [
+      remedy,
+      mendPlan({
+        remedy,
+        coats: record?.coats ?? [],
+        index: record?.index ?? -1,
+        faceM2: areaM2 === null ? null : areaM2 / faceCount,
+        extentPct,
+        track: surfaceOf(snapshot.shop, snapshot, part),
+        speedOf: (id) => snapshot.speeds.get(id)?.speedBy ?? 1,
+        nowMs: snapshot.nowMs,
+      }),
+    ]),
+  );
+}
+
 function findingView(snapshot: Snapshot, part: DerivedPart, finding: Finding): FindingView {
   const { fact } = finding;
   const standing = standingFacts(part.facts);
@@ -132,6 +185,61 @@ function findingView(snapshot: Snapshot, part: DerivedPart, finding: Finding): F
     steps: finding.remedy
       ? mendSteps(finding.remedy.body.remedy, originMs(finding.remedy), standing, coat)
       : [],
+    plans:
+      isFault && isOpenFinding(finding) && !finding.remedy ? plansFor(snapshot, part, finding, record) : {},
+  };
+}
+
+/** Readings on the drawing: those since the newest coat, else the newest set before it. */
+function filmsOf(part: DerivedPart): FilmMapView[] {
+  const standing = standingFacts(part.facts);
+  const mapped = ofKind(standing, 'film-read').filter((f) => f.body.spots?.some((s) => s !== null));
+  return [...new Set(mapped.map((f) => f.face))].flatMap((face): FilmMapView[] => {
+    const own = mapped.filter((f) => f.face === face);
+    const newest = own[own.length - 1]!;
+    const coatMs = lastFilmMs(standing, face);
+    const isCovered = originMs(newest) < coatMs;
+    const shown = isCovered ? [newest] : own.filter((f) => originMs(f) >= coatMs);
+    return [
+      {
+        face,
+        atMs: originMs(newest),
+        nominalUm: newest.body.nominalUm,
+        readings: shown.flatMap((f) => filmMap(f.body)),
+        isCovered,
+      },
+    ];
+  });
+}
+/** When the film of a face last changed: a coat, or taken off. */
+function lastFilmMs(standing: readonly Fact[], face: Face | null): number {
+  const last = standing.findLast(
+    (f) =>
+      (f.kind === 'coated' || f.kind === 'stripped') && (f.face === null || face === null || f.face === face),
+  );
+  return last ? originMs(last) : -Infinity;
+}
+
+/** What is known of a face that is levelled: whether it was cut through, and its film against what its sheets allow. */
+function levelFace(part: DerivedPart, standing: readonly Fact[], face: Face | null): LevelFace {
+  const isOn = (f: Fact): boolean => f.face === null || face === null || f.face === face;
+  const own = standing.filter(isOn);
+  const coats = part.state.faces.find((f) => face === null || f.face === face)?.coats ?? [];
+  const sinceMs = lastFilmMs(standing, face);
+  const read = ofKind(own, 'film-read').findLast((f) => f.body.scope === 'system' && originMs(f) >= sinceMs);
+  const statistics = read ? judgeFilm(read.body, null).statistics : null;
+  const sum = (of: 'dftMinUm' | 'dftMaxUm'): number => coats.reduce((s, c) => s + c.sheet[of], 0);
+  return {
+    isCutThrough: ofKind(own, 'cut-through').some((f) => originMs(f) >= sinceMs),
+    film:
+      statistics && coats.length > 0
+        ? {
+            meanUm: statistics.meanUm,
+            leastUm: statistics.leastUm,
+            minUm: sum('dftMinUm'),
+            maxUm: sum('dftMaxUm'),
+          }
+        : null,
   };
 }
 
@@ -153,8 +261,15 @@ function levelsOf(part: DerivedPart): LevelView[] {
         gritP: c.body.gritP,
         showingPct: c.body.showingPct,
         minutes: c.body.minutes ?? null,
+        buildMm: c.body.buildMm ?? null,
+        isEdgeThin: c.body.isEdgeThin ?? null,
       }));
-    return { face, standard, cycles: own, state: standard ? levelState(own, standard) : null };
+    return {
+      face,
+      standard,
+      cycles: own,
+      state: standard ? levelState(own, standard, levelFace(part, standing, face)) : null,
+    };
   });
 }
 
@@ -206,6 +321,7 @@ export function inspectOf(snapshot: Snapshot, part: DerivedPart): InspectView {
     pits: pitsOf(part, survey),
     pictures: ofKind(standing, 'pictured'),
     rust: ofKind(standing, 'rust-measured'),
+    films: filmsOf(part),
     cards: ofKind(standing, 'card-tested'),
     trials: ofKind(standing, 'adhesion-tried').map((fact) => ({
       fact,

@@ -1,5 +1,7 @@
 import type { Face, FindingView, InspectView } from '@calvetta/core';
-import { KIND_LINES } from '../../drawings/kindPaths.ts';
+import { FaceOutline, FilmSpots, SpotCross } from '../../drawings/FaceOutline.tsx';
+import { useUnits } from '../../ui/useUnits.ts';
+import { FilmLine } from './FilmLine.tsx';
 import { findingName } from './findingName.ts';
 
 export interface Spot {
@@ -17,11 +19,10 @@ interface Props {
   readonly onChoose: (findingId: string) => void;
 }
 
-const [W, H] = [96, 64];
-
 /** Where it is: on the outline of the part where somebody touched, else in a row below it. */
 export function FaceMap({ view, face, label, chosenId, spot, onSpot, onChoose }: Props) {
-  const { outline, inner, circles } = KIND_LINES[view.kind];
+  const units = useUnits();
+  const film = view.films.find((f) => f.face === face) ?? null;
   const own = view.findings.filter((f) => face === null || f.fact.face === null || f.fact.face === face);
   const number = (f: FindingView): number => view.findings.indexOf(f) + 1;
   const placed = own.filter((f) => f.fact.body.x !== undefined && f.fact.face === face);
@@ -29,40 +30,10 @@ export function FaceMap({ view, face, label, chosenId, spot, onSpot, onChoose }:
   return (
     <figure className="flex flex-col gap-1">
       <div className="relative border border-line bg-ground">
-        <svg
-          viewBox={`0 0 ${W} ${H}`}
-          className="block w-full cursor-crosshair touch-manipulation"
-          role="img"
-          aria-label={`${label}: touch where it is`}
-          onClick={(e) => {
-            const box = e.currentTarget.getBoundingClientRect();
-            onSpot({
-              face,
-              x: Number(((e.clientX - box.left) / box.width).toFixed(3)),
-              y: Number(((e.clientY - box.top) / box.height).toFixed(3)),
-            });
-          }}
-        >
-          <g fill="none" stroke="var(--ink)" strokeLinejoin="round" strokeLinecap="round" opacity={0.55}>
-            <path
-              d={outline}
-              strokeWidth={0.9}
-              fill="var(--panel)"
-              strokeDasharray={view.kind === 'unknown' ? '2.500 2.500' : undefined}
-            />
-            {inner ? <path d={inner} strokeWidth={0.5} /> : null}
-            {circles?.map(([x, y, r]) => (
-              <circle key={`${x} ${y}`} cx={x} cy={y} r={r} strokeWidth={0.5} />
-            ))}
-          </g>
-          {spot !== null && spot.face === face ? (
-            <path
-              d={`M${spot.x * W - 3} ${spot.y * H}h6M${spot.x * W} ${spot.y * H - 3}v6`}
-              stroke="var(--bad)"
-              strokeWidth={0.9}
-            />
-          ) : null}
-        </svg>
+        <FaceOutline kind={view.kind} label={label} onSpot={(at) => onSpot({ face, ...at })}>
+          {film ? <FilmSpots readings={film.readings} film={units.film} isSmall={face !== null} /> : null}
+          {spot !== null && spot.face === face ? <SpotCross spot={spot} /> : null}
+        </FaceOutline>
         {placed.map((f) => (
           <Tag
             key={f.findingId}
@@ -88,6 +59,7 @@ export function FaceMap({ view, face, label, chosenId, spot, onSpot, onChoose }:
           />
         ))}
       </figcaption>
+      <FilmLine view={view} film={film} />
     </figure>
   );
 }

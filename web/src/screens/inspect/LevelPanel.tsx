@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import {
   LEVEL_STANDARDS,
   LEVEL_WITH,
@@ -10,6 +11,7 @@ import {
   type LevelWith,
 } from '@calvetta/core';
 import { LEVEL_STANDARD_WORDS, LEVEL_WITH_WORDS } from '@calvetta/contract/words';
+import { Choice } from '../../forms/Field.tsx';
 import { NumberField, SelectField } from '../../forms/fields.tsx';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { asIs, maybe, number } from '../../forms/read.ts';
@@ -18,7 +20,14 @@ import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { duration } from '../../ui/time.ts';
 import { FallingCurve } from './FallingCurve.tsx';
-import { useFinds } from './useFinding.ts';
+import { LevelStops } from './LevelStops.tsx';
+import { useFinds, type Finds } from './useFinding.ts';
+
+type EdgeLook = 'sound' | 'thin';
+const EDGES: readonly { readonly value: EdgeLook; readonly text: string }[] = [
+  { value: 'sound', text: 'whole' },
+  { value: 'thin', text: 'sanded thin' },
+];
 
 interface Props {
   readonly view: InspectView;
@@ -28,33 +37,9 @@ interface Props {
 
 /** Filling and blocking, cycle by cycle, to a standard that is set first; and when to stop. */
 export function LevelPanel({ view, face, level }: Props) {
-  const { log, save } = useFinds(view);
+  const finds = useFinds(view);
+  const { log } = finds;
   const standard = level?.standard ?? null;
-  const last = level?.cycles[level.cycles.length - 1];
-  const draft = useDraft(
-    {
-      what: asIs,
-      gritP: number('P', 16, 5000),
-      showingPct: number('%', 0, 100),
-      minutes: maybe(number('min', 0.5, 1440)),
-    },
-    { what: last?.what ?? 'surfacer', gritP: String(last?.gritP ?? 180), showingPct: '', minutes: '' },
-  );
-  const store = (): void => {
-    const v = draft.read();
-    if (!v) return;
-    log(
-      'levelled',
-      face,
-      {
-        what: v.what as LevelWith,
-        gritP: Math.round(v.gritP),
-        showingPct: v.showingPct,
-        ...(v.minutes === null ? {} : { minutes: v.minutes }),
-      },
-      { done: () => draft.set({ showingPct: '', minutes: '' }) },
-    );
-  };
   return (
     <section aria-label="Levelling" className="flex flex-col gap-2 border border-line bg-panel p-3">
       <h2 className="text-[16px]">Levelling{face === null ? '' : `, face ${face}`}</h2>
@@ -72,35 +57,84 @@ export function LevelPanel({ view, face, level }: Props) {
       {level && standard && level.cycles.length > 0 ? (
         <>
           <FallingCurve level={level} standard={standard} />
+          {level.state ? <LevelStops stops={level.state.stops} /> : null}
           {level.state ? <Stop state={level.state} standard={standard} /> : null}
         </>
       ) : null}
-      {standard === null ? null : (
-        <>
-          {/* What is typed while the last is being stored would be cleared with it. */}
-          <fieldset disabled={save.isBusy} className="grid grid-cols-2 gap-2">
-            <SelectField
-              label="What went on"
-              value={draft.texts.what as LevelWith}
-              options={LEVEL_WITH.map((w) => ({ value: w, text: LEVEL_WITH_WORDS[w] }))}
-              onChange={(what) => draft.set({ what })}
-            />
-            <NumberField label="Blocked with, P" hint="such as 180" bound={draft.bind('gritP')} />
-            <NumberField
-              label="Still showing, %"
-              hint="guide coat left in lows; look from above"
-              bound={draft.bind('showingPct')}
-              refused={save.problemAt('body.showingPct')}
-            />
-            <NumberField label="Minutes" hint="may be left empty" bound={draft.bind('minutes')} />
-          </fieldset>
-          <FormTrouble words={save.trouble} />
-          <Button look="main" className="self-start" disabled={save.isBusy} onClick={store}>
-            Log the cycle
-          </Button>
-        </>
-      )}
+      {standard === null ? null : <CycleForm face={face} level={level} finds={finds} />}
     </section>
+  );
+}
+
+/** One cycle: what went on, how it was blocked, and what still shows after it. */
+function CycleForm({ face, level, finds }: Pick<Props, 'face' | 'level'> & { readonly finds: Finds }) {
+  const { log, save } = finds;
+  const last = level?.cycles[level.cycles.length - 1];
+  const draft = useDraft(
+    {
+      what: asIs,
+      gritP: number('P', 16, 5000),
+      showingPct: number('%', 0, 100),
+      minutes: maybe(number('min', 0.5, 1440)),
+      buildMm: maybe(number('mm', 0.01, 20)),
+    },
+    {
+      what: last?.what ?? 'surfacer',
+      gritP: String(last?.gritP ?? 180),
+      showingPct: '',
+      minutes: '',
+      buildMm: '',
+    },
+  );
+  const [edge, setEdge] = useState<EdgeLook | null>(null);
+  const store = (): void => {
+    const v = draft.read();
+    if (!v) return;
+    log(
+      'levelled',
+      face,
+      {
+        what: v.what as LevelWith,
+        gritP: Math.round(v.gritP),
+        showingPct: v.showingPct,
+        ...(v.minutes === null ? {} : { minutes: v.minutes }),
+        ...(v.buildMm === null ? {} : { buildMm: v.buildMm }),
+        ...(edge === null ? {} : { isEdgeThin: edge === 'thin' }),
+      },
+      {
+        done: () => {
+          draft.set({ showingPct: '', minutes: '', buildMm: '' });
+          setEdge(null);
+        },
+      },
+    );
+  };
+  return (
+    <>
+      {/* What is typed while the last is being stored would be cleared with it. */}
+      <fieldset disabled={save.isBusy} className="grid grid-cols-2 gap-2">
+        <SelectField
+          label="What went on"
+          value={draft.texts.what as LevelWith}
+          options={LEVEL_WITH.map((w) => ({ value: w, text: LEVEL_WITH_WORDS[w] }))}
+          onChange={(what) => draft.set({ what })}
+        />
+        <NumberField label="Blocked with, P" hint="such as 180" bound={draft.bind('gritP')} />
+        <NumberField
+          label="Still showing, %"
+          hint="guide coat left in lows; look from above"
+          bound={draft.bind('showingPct')}
+          refused={save.problemAt('body.showingPct')}
+        />
+        <NumberField label="Minutes" hint="may be left empty" bound={draft.bind('minutes')} />
+        <NumberField label="Laid on, mm" hint="may be left empty" bound={draft.bind('buildMm')} />
+        <Choice<EdgeLook> label="Edges" value={edge} options={EDGES} onChange={setEdge} />
+      </fieldset>
+      <FormTrouble words={save.trouble} />
+      <Button look="main" className="self-start" disabled={save.isBusy} onClick={store}>
+        Log the cycle
+      </Button>
+    </>
   );
 }
 
@@ -111,7 +145,8 @@ function Stop({ state, standard }: { readonly state: LevelState; readonly standa
     return (
       <p className="border-l-4 border-good bg-ground p-2 text-[16px]">
         It meets the standard you set, {name}: <strong>stop</strong>. One more cycle would leave about{' '}
-        {Math.round(100 * state.factor)} % of what still shows.
+        {Math.round(100 * state.factor)} % of what still shows
+        {state.minutesEach === null ? '' : `, for ${duration(state.minutesEach * 60_000)} of hands`}.
       </p>
     );
   if (state.isStuck)

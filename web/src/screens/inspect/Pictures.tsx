@@ -25,7 +25,7 @@ export function Pictures({ view, findingId }: Props) {
   return (
     <section aria-label="Pictures" className={`flex flex-col gap-2 ${frame}`}>
       <h3 className="text-[16px]">Pictures</h3>
-      {findingId === null ? <BeforeAfter pictures={own} /> : null}
+      {findingId === null ? <BeforeAfter view={view} pictures={own} /> : null}
       {own.length > 0 ? (
         <ul className="flex flex-wrap gap-2">
           {own.map((p) => (

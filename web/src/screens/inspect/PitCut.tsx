@@ -34,7 +34,12 @@ export function PitCut({ pits }: { readonly pits: PitsView }) {
     .join('');
   const floor = soundMm === null ? H - 2 : y(Math.min(soundMm, fullMm));
   const said = `${deepestMm.length} patches, deepest ${verdict.deepestSeenMm} mm, judged by ${verdict.judgeByMm.toFixed(2)} mm`;
-  const mark = (depth: number, colour: string, text: string, isDashed = false) => (
+  // Two words of nearly the same depth stand one above the other.
+  const judgedY = y(verdict.judgeByMm);
+  const leastY = soundMm === null || leastMm === null ? null : y(soundMm - leastMm);
+  const apart = leastY === null ? 0 : Math.max(0, 12 - Math.abs(leastY - judgedY)) / 2;
+  const judgedBy = leastY !== null && leastY < judgedY ? apart : -apart;
+  const mark = (depth: number, colour: string, text: string, by: number, isDashed = false) => (
     <>
       <path
         d={`M4 ${y(depth)}H${W - 122}`}
@@ -42,7 +47,7 @@ export function PitCut({ pits }: { readonly pits: PitsView }) {
         strokeWidth={1.4}
         {...(isDashed ? { strokeDasharray: '5 3' } : {})}
       />
-      <text x={W - 118} y={y(depth) + 4} fontSize={11} fill={colour} className="figure">
+      <text x={W - 118} y={y(depth) + 4 + by} fontSize={11} fill={colour} className="figure">
         {text}
       </text>
     </>
@@ -63,9 +68,9 @@ export function PitCut({ pits }: { readonly pits: PitsView }) {
           fillOpacity={0.4}
         />
       ) : null}
-      {mark(verdict.judgeByMm, 'var(--bad)', `judge by ${verdict.judgeByMm.toFixed(2)} mm`)}
+      {mark(verdict.judgeByMm, 'var(--bad)', `judge by ${verdict.judgeByMm.toFixed(2)} mm`, judgedBy)}
       {soundMm !== null && leastMm !== null && soundMm - leastMm <= fullMm
-        ? mark(soundMm - leastMm, 'var(--wait)', `least wall ${leastMm.toFixed(1)} mm`, true)
+        ? mark(soundMm - leastMm, 'var(--wait)', `least wall ${leastMm.toFixed(1)} mm`, -judgedBy, true)
         : null}
       <text x={W - 118} y={TOP - 6} fontSize={11} fill="var(--quiet)" className="figure">
         surface

@@ -1,11 +1,11 @@
 import {
   MEND_DONE_BY,
-  REMEDY_STEPS,
   remedyFor,
   type AnyFault,
   type FindingView,
   type InspectView,
   type MendStepNow,
+  type RemedyId,
 } from '@calvetta/core';
 import { MEND_STEP_WORDS, REMEDY_CAUTION, REMEDY_WORDS } from '@calvetta/contract/words';
 import { useDialogs } from '../../state/dialogs.ts';
@@ -13,6 +13,7 @@ import { useNowMs } from '../../state/clock.ts';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { duration, moment } from '../../ui/time.ts';
+import { MendPreview } from './MendPreview.tsx';
 import { useFinds } from './useFinding.ts';
 
 interface Props {
@@ -44,13 +45,7 @@ export function Remedy({ view, finding, fault, cause }: Props) {
       {set ? (
         <Steps view={view} steps={finding.steps} />
       ) : (
-        <ol className="list-decimal pl-5 text-[14px]">
-          {REMEDY_STEPS[remedy].map((s) => (
-            <li key={s.step}>
-              {MEND_STEP_WORDS[s.step]} <span className="text-quiet">{s.minutes} min</span>
-            </li>
-          ))}
-        </ol>
+        <Preview view={view} finding={finding} remedy={remedy} />
       )}
       <FormTrouble words={save.trouble} />
       {set ? null : (
@@ -71,6 +66,15 @@ export function Remedy({ view, finding, fault, cause }: Props) {
       )}
     </section>
   );
+}
+
+/** What it would come to, with what the route has after it on that face. */
+function Preview({ view, finding, remedy }: Pick<Props, 'view' | 'finding'> & { readonly remedy: RemedyId }) {
+  const plan = finding.plans[remedy];
+  const nowMs = useNowMs();
+  if (!plan) return null;
+  const after = view.card.layers.flatMap((l) => (l.isPlanned ? [l.name] : []));
+  return <MendPreview plan={plan} after={after} nowMs={nowMs} zone={view.zone} />;
 }
 
 /** The steps with what is done, and when the next may begin by the faulty coat's own clock. */

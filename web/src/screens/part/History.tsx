@@ -1,7 +1,6 @@
 import { rustDegree, type FactBodies, type FactKind } from '@calvetta/core';
 import type { FactView, PartDetail, RouteStepView } from '@calvetta/contract';
 import {
-  CARD_RESULT_WORDS,
   CLOSED_WORDS,
   EVIDENCE_WORDS,
   FACT_WORDS,
@@ -10,7 +9,6 @@ import {
   ORIGIN_WORDS,
   REMEDY_WORDS,
   REPAIR_WORDS,
-  TEST_CARD_WORDS,
   TEST_WORDS,
 } from '@calvetta/contract/words';
 import { useShop } from '../../api/queries.ts';
@@ -21,6 +19,7 @@ import { LOG_KINDS } from '../../dialogs/factForms.ts';
 import { refusedWords } from '../../record/refusal.ts';
 import { useRecord } from '../../record/useRecord.ts';
 import { useNotices } from '../../state/notices.ts';
+import { cardWords } from '../../words/cardWords.ts';
 import { findingName } from '../inspect/findingName.ts';
 import { stepName } from '../../words/stepWords.ts';
 
@@ -153,7 +152,7 @@ function inspectText(fact: FactView): string {
     case 'rust-measured':
       return `${fact.body.sharePct.toFixed(2)} %, ${fact.body.fromPct.toFixed(2)} to ${fact.body.toPct.toFixed(2)} %, Ri ${rustDegree(fact.body.sharePct)}`;
     case 'card-tested':
-      return `${TEST_CARD_WORDS[fact.body.card].name}: ${CARD_RESULT_WORDS[fact.body.result]}${fact.body.mgM2 === undefined ? '' : `, ${fact.body.mgM2} mg/m²`}`;
+      return cardWords(fact.body);
     case 'pictured':
       return [fact.body.stage, fact.body.note].filter((w) => w !== undefined).join(', ');
     default:
