@@ -1,4 +1,4 @@
-# Shared by bin/backup and bin/restore: the database they work on, and the program that does it.
+# Shared by bin/backup, bin/restore and bin/verify: the database they work on, and the program that does it.
 # shellcheck shell=bash
 
 backup_cli() { node "$root/server/dist/backup/cli.js" "$@"; }
@@ -24,7 +24,7 @@ need_database() {
   need_postgres
   cluster=$(cluster_home "$name")
   as_pg test -f "$cluster/data/PG_VERSION" || [ "$(basename "$0")" = restore ] ||
-    fail "Neither bin/start nor bin/demo has run here yet: there is nothing to back up."
+    fail "Neither bin/start nor bin/demo has run here yet: there is nothing to read."
   if as_pg "$pg/pg_ctl" -D "$cluster/data" status >/dev/null 2>&1; then
     # Line 4 of the file is its port, line 5 the folder of its socket.
     pg_port=$(as_pg sed -n 4p "$cluster/data/postmaster.pid")

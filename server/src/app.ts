@@ -11,6 +11,7 @@ import { contentTypes, frontDoor } from './http/frontDoor.ts';
 import { roomToWrite } from './http/roomToWrite.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
 import { inspectRoutes } from './inspect/inspect.routes.ts';
+import { ledgerRoutes } from './ledger/ledger.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { planRoutes } from './plan/plan.routes.ts';
@@ -44,6 +45,7 @@ export const routersOf = (deps: Deps): Router[] =>
     shelfRoutes,
     packsRoutes,
     backupRoutes,
+    ledgerRoutes,
   ].map((routes) => routes(deps));
 
 const TABLE = ['application/json', 'text/csv'];

@@ -4,6 +4,7 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
+import type { ChainVerdict } from '@calvetta/contract';
 import type { FactInput } from '@calvetta/contract';
 import { factInput, smallShop } from './test/testApp.ts';
 
@@ -196,6 +197,8 @@ it.each(Array.from({ length: KILLS }, () => ['server', 'database']).flat())(
       expect([200, 201]).toContain(await post('/api/facts', { facts: [fact] }));
     const after = await idsStored();
     for (const f of [...hands.stored, ...hands.unsure]) expect(after.has(f.factId)).toBe(true);
+    const chain = (await (await fetch(`${server.base}/api/ledger/verify`)).json()) as ChainVerdict;
+    expect([chain.isWhole, chain.faults]).toEqual([true, []]);
   },
   90_000,
 );

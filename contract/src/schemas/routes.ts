@@ -94,6 +94,17 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/backup', 'Everything as it stands at this instant, to be put back by bin/restore', {
     answers: 'application/gzip',
   }),
+  get(
+    '/ledger/head',
+    'The newest link of the chain: write it down to see later whether anything before it was changed',
+  ),
+  get(
+    '/ledger/verify',
+    'Works the whole chain out again; with `head`, whether it holds one that you wrote down',
+    {
+      query: ['head'],
+    },
+  ),
   get('/live', 'Says what changed, as it changes', { answers: 'text/event-stream' }),
   get('/health', 'Whether the database answers'),
   get('/ping', 'The barest answer there is, to measure others by'),

@@ -26,6 +26,7 @@ export async function restoreBackup(
     const read = await readBackup(path, (rows, header) => fill.add(rows.table, rows.rows, header));
     await fill.lay(read.header);
     await fill.setCounters();
+    await fill.setGuards('enable');
     return read;
   });
   // Read out again it must be what was put in; one of an older version is another by then.
@@ -62,7 +63,18 @@ class Filling {
       await this.tx.query('insert into migration (version, name) values ($1, $2)', [m.version, m.name]);
     }
     this.known = new Set((await tablesOf(this.tx)).map((t) => t.name));
+    await this.setGuards('disable');
     return this.known;
+  }
+
+  /** What a backup holds was chained when it came in, and its links are in the backup: they are not made a second time. */
+  async setGuards(to: 'enable' | 'disable'): Promise<void> {
+    const { rows } = await this.tx.query<{ table: string; name: string }>(
+      `select c.relname as table, t.tgname as name from pg_trigger t join pg_class c on c.oid = t.tgrelid
+        where t.tgdeferrable and not t.tgisinternal and c.relnamespace = 'public'::regnamespace`,
+    );
+    for (const { table, name } of rows)
+      await this.tx.query(`alter table ${quoted(table)} ${to} trigger ${quoted(name)}`);
   }
 
   async add(table: string, rows: readonly string[], header: BackupHeader): Promise<void> {

@@ -65,7 +65,7 @@ export async function layOut(
 }
 
 /** What only grows: the server's own role may add to these and read them. */
-const APPEND_ONLY = ['fact', 'sheet', 'picture', 'migration'];
+const APPEND_ONLY = ['fact', 'sheet', 'picture', 'chain', 'migration'];
 
 /** What of a workshop may be changed. */
 const WORKSHOP_CHANGES = ['name', 'zone', 'volume_system', 'currency', 'facilities', 'schools', 'version'];
@@ -83,7 +83,8 @@ export async function grantServer(owner: Database, role: string): Promise<void> 
     await tx.query(`grant select, insert, update, delete on all tables in schema public to ${name}`);
     await tx.query(`grant usage, select on all sequences in schema public to ${name}`);
     await tx.query(`revoke update, delete on ${APPEND_ONLY.join(', ')} from ${name}`);
-    await tx.query(`revoke insert on migration from ${name}`);
+    // Links are added by the guards of the tables alone, in their owner's name.
+    await tx.query(`revoke insert on migration, chain from ${name}`);
     // Whether a workshop is the demo is said when it is loaded and never after: only the demo's record can be removed.
     await tx.query(`revoke update, delete on workshop from ${name}`);
     await tx.query(`grant update (${WORKSHOP_CHANGES.join(', ')}) on workshop to ${name}`);

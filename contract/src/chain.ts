@@ -1,0 +1,27 @@
+/** The newest link of a workshop's chain: what somebody writes down to be able to see later that nothing before it was changed. */
+export interface ChainHead {
+  /** How many links there are. */
+  readonly seq: number;
+  /** 64 hex digits. */
+  readonly hash: string;
+}
+
+export interface ChainFault {
+  /** Place of the link; 0: a row that has none. */
+  readonly seq: number;
+  readonly kind: 'fact' | 'sheet' | 'picture';
+  readonly id: string;
+  readonly what:
+    'text-changed' | 'link-broken' | 'links-missing' | 'row-changed' | 'row-missing' | 'row-unchained';
+}
+
+export interface ChainVerdict {
+  readonly head: ChainHead;
+  readonly links: number;
+  /** No fault, and the head that was named is there. */
+  readonly isWhole: boolean;
+  /** At most fifty, in the order of the chain. */
+  readonly faults: readonly ChainFault[];
+  /** Where the head that was named stands; `missing`: nowhere; null: none was named. */
+  readonly known: number | 'missing' | null;
+}

@@ -1,0 +1,27 @@
+import { Router } from 'express';
+import type { Deps } from '../deps.ts';
+import { invalidInput } from '../http/errors.ts';
+import { needShop } from '../shop/needShop.ts';
+import { headOf, verifyChain } from './verify.ts';
+
+/** Half of a hash is enough to name a link: that is what fits on paper. */
+const HEAD = /^[0-9a-f]{32}([0-9a-f]{32})?$/i;
+
+export function ledgerRoutes(deps: Deps): Router {
+  const router = Router();
+  router.get('/ledger/head', async (_req, res) => {
+    const { workshop } = await needShop(deps);
+    res.json(await headOf(deps.db, workshop.workshopId));
+  });
+  router.get('/ledger/verify', async (req, res) => {
+    const { workshop } = await needShop(deps);
+    const { head } = req.query;
+    const known = typeof head === 'string' ? head.replace(/\s/g, '') : null;
+    if (known !== null && !HEAD.test(known))
+      throw invalidInput([
+        { field: 'head', code: 'string.pattern', got: known, accepts: 'a head: 32 or 64 of 0…9 and a…f' },
+      ]);
+    res.json(await verifyChain(deps.db, workshop.workshopId, known));
+  });
+  return router;
+}

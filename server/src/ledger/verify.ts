@@ -1,0 +1,118 @@
+import { createHash } from 'node:crypto';
+import type { ChainFault, ChainHead, ChainVerdict } from '@calvetta/contract';
+import type { Database, Db } from '../db/db.ts';
+
+/**
+ * Whether the record was rewritten: every link is worked out again from its text, every row is held against the text that was chained of
+ * it, and every row must have one. What it can show and what it cannot stands in docs/ledger.md.
+ */
+
+const NONE = '0'.repeat(64);
+const PAGE = 4000;
+/** More faults than this say nothing more. */
+const MOST_FAULTS = 50;
+
+const sha256 = (text: string): string => createHash('sha256').update(text, 'utf8').digest('hex');
+/** Hash of a link: over the link before, its place, and the hash of its text. */
+export const linkHash = (prev: string, seq: number, entryHash: string): string =>
+  sha256(`${prev}\n${seq}\n${entryHash}`);
+
+/** The newest link; of an empty chain the place before the first. */
+export async function headOf(db: Db, workshopId: string): Promise<ChainHead> {
+  const { rows } = await db.query<ChainHead>(
+    'select seq::float8 as seq, hash from chain where workshop_id = $1 order by seq desc limit 1',
+    [workshopId],
+  );
+  return rows[0] ?? { seq: 0, hash: NONE };
+}
+
+interface Link {
+  readonly seq: number;
+  readonly kind: ChainFault['kind'];
+  readonly id: string;
+  readonly entry: string | null;
+  readonly entry_hash: string;
+  readonly prev: string;
+  readonly hash: string;
+}
+
+/** Walks the chain of one workshop; `known` is a head from elsewhere, 32 or 64 hex digits, that it should hold. */
+export function verifyChain(
+  db: Database,
+  workshopId: string,
+  known: string | null = null,
+): Promise<ChainVerdict> {
+  return db.transaction(async (tx) => {
+    // One picture of everything, however long it takes.
+    await tx.query('set transaction isolation level repeatable read, read only');
+    await tx.query('set local statement_timeout = 0');
+    const walk = await walkLinks(tx, workshopId, known);
+    const rows = await rowFaults(tx, workshopId);
+    const faults = [...walk.faults, ...rows].sort((a, b) => a.seq - b.seq).slice(0, MOST_FAULTS);
+    return {
+      head: walk.head,
+      links: walk.links,
+      isWhole: faults.length === 0 && (known === null || walk.knownAt !== 'missing'),
+      faults,
+      known: known === null ? null : walk.knownAt,
+    };
+  });
+}
+
+async function walkLinks(tx: Db, workshopId: string, known: string | null) {
+  const faults: ChainFault[] = [];
+  let knownAt: number | 'missing' = 'missing';
+  let [prev, seq, links] = [NONE, 0, 0];
+  for (;;) {
+    const { rows } = await tx.query<Link>(
+      `select seq::float8 as seq, kind, id, entry, entry_hash, prev, hash from chain
+        where workshop_id = $1 and seq > $2 order by seq limit ${PAGE}`,
+      [workshopId, seq],
+    );
+    for (const l of rows) {
+      const at = { seq: l.seq, kind: l.kind, id: l.id };
+      if (l.seq !== seq + 1) faults.push({ ...at, what: 'links-missing' });
+      if (l.prev !== prev) faults.push({ ...at, what: 'link-broken' });
+      else if (l.entry !== null && sha256(l.entry) !== l.entry_hash)
+        faults.push({ ...at, what: 'text-changed' });
+      else if (linkHash(l.prev, l.seq, l.entry_hash) !== l.hash) faults.push({ ...at, what: 'link-broken' });
+      if (known !== null && l.hash.startsWith(known.toLowerCase())) knownAt = l.seq;
+      [prev, seq] = [l.hash, l.seq];
+      links += 1;
+    }
+    if (rows.length < PAGE) break;
+  }
+  return { faults, knownAt, head: { seq, hash: prev }, links };
+}
+
+/** The tables that are chained, and how a row of each is found by the id of its link. */
+const CHAINED = [
+  { kind: 'fact', on: 'r.fact_id = c.id::uuid', id: 'r.fact_id::text' },
+  { kind: 'sheet', on: 'r.sheet_id = c.id', id: 'r.sheet_id' },
+  { kind: 'picture', on: 'r.picture_id = c.id', id: 'r.picture_id' },
+] as const;
+
+/** Rows that are not what was chained of them, that are gone, or that nobody chained. */
+async function rowFaults(tx: Db, workshopId: string): Promise<ChainFault[]> {
+  const faults: ChainFault[] = [];
+  for (const { kind, on, id } of CHAINED) {
+    const differ = await tx.query<ChainFault>(
+      `select c.seq::float8 as seq, c.kind, c.id, case when r.workshop_id is null then 'row-missing' else 'row-changed' end as what
+         from chain c left join ${kind} r on r.workshop_id = c.workshop_id and ${on}
+        where c.workshop_id = $1 and c.kind = '${kind}' and c.entry is not null
+          and (r.workshop_id is null or exists (
+            select 1 from jsonb_each(c.entry::jsonb -> 'row') e where chained_row(r) -> e.key is distinct from e.value))
+        order by c.seq limit ${MOST_FAULTS}`,
+      [workshopId],
+    );
+    const unchained = await tx.query<ChainFault>(
+      `select 0 as seq, '${kind}' as kind, ${id} as id, 'row-unchained' as what from ${kind} r
+        where r.workshop_id = $1 and not exists (
+          select 1 from chain c where c.workshop_id = r.workshop_id and c.kind = '${kind}' and c.id = ${id})
+        limit ${MOST_FAULTS}`,
+      [workshopId],
+    );
+    faults.push(...differ.rows, ...unchained.rows);
+  }
+  return faults;
+}
