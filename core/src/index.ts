@@ -396,3 +396,15 @@ export {
   type PitsView,
 } from './shop/views/inspect.ts';
 export { learnedHere, learnedOf, lessonsHere, type Learned, type Lesson } from './shop/learned.ts';
+
+// ledger
+export * from './ledger/index.ts';
+export {
+  riverOf,
+  type RiverAsked,
+  type RiverEntry,
+  type RiverLane,
+  type RiverView,
+} from './shop/views/river.ts';
+export { recall, type Carrier, type RecallView } from './shop/views/recall.ts';
+export { hoursView, type HoursView, type Job, type MachineHours, type RateView } from './shop/views/hours.ts';

@@ -9,4 +9,5 @@ export * from './route.ts';
 export * from './sheetSchema.ts';
 export { joiOf, jsonSchemaOf } from './shape.ts';
 export { openApi } from './openapi.ts';
+export * from './ledger.ts';
 export { API_ROUTES, type ApiRoute } from './routes.ts';

@@ -94,6 +94,13 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/backup', 'Everything as it stands at this instant, to be put back by bin/restore', {
     answers: 'application/gzip',
   }),
+  get('/ledger', 'The record as a river: lanes by machine, and the newest entries that match', {
+    query: ['from', 'to', 'machine', 'part', 'person', 'product', 'batch', 'mark', 'words'],
+  }),
+  get('/ledger/hours', 'Hours against what was reckoned, the shop’s own pace, what is left, and money'),
+  get('/ledger/recall', 'Which parts carry a batch, and of which that cannot be excluded', {
+    query: ['batch'],
+  }),
   get(
     '/ledger/head',
     'The newest link of the chain: write it down to see later whether anything before it was changed',

@@ -27,6 +27,7 @@ import { LEVEL_STANDARDS, LEVEL_WITH } from '../inspect/level.ts';
 import { REPAIRS } from '../inspect/options.ts';
 import { DEEPEST_PIT_MM } from '../inspect/pits.ts';
 import { BROKE_AT, TRIALS } from '../inspect/trial.ts';
+import { SPENT_ON, WORK_OPS } from '../ledger/kinds.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
 import { SEEN_PAINT, SEEN_RUST, SEEN_WATER, type Seen } from '../route/surface/seen.ts';
@@ -285,6 +286,13 @@ export const PART_FACTS = {
       ['detachedPct', 'isSound', 'pullMpa'],
     ),
   ),
+  /** Hands that were busy with it: minutes of all of them together. Several parts of one go have one entry each, with their share. */
+  worked: kind(
+    'Worked',
+    object({ on: oneOf(WORK_OPS), minutes: number(1, 100_000) }, { hands: whole(1, 50), note: text(300) }),
+  ),
+  /** Money that went on it and is no paint, in the smallest unit of the shop's currency. */
+  spent: kind('Spent', object({ on: oneOf(SPENT_ON), cents: whole(1, 1_000_000_000) }, { note: text(300) })),
   noted: kind('Noted', object({ text: text(2000) })),
   voided: kind('Voided', object({}, { reason }), { isVoiding: true }),
 } as const;

@@ -1,7 +1,10 @@
 import { Router } from 'express';
+import { hoursView, recall, riverOf } from '@calvetta/core';
+import { recallQuery, riverQuery } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { invalidInput } from '../http/errors.ts';
-import { needShop } from '../shop/needShop.ts';
+import { valid } from '../http/validate.ts';
+import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { headOf, verifyChain } from './verify.ts';
 
 /** Half of a hash is enough to name a link: that is what fits on paper. */
@@ -9,6 +12,26 @@ const HEAD = /^[0-9a-f]{32}([0-9a-f]{32})?$/i;
 
 export function ledgerRoutes(deps: Deps): Router {
   const router = Router();
+  router.get('/ledger', async (req, res) => {
+    const { from, to, machine, part, person, product, ...asked } = valid(riverQuery, req.query, true);
+    res.json(
+      riverOf(await needSnapshot(deps), {
+        ...asked,
+        ...(from === undefined ? {} : { fromMs: from.getTime() }),
+        ...(to === undefined ? {} : { toMs: to.getTime() }),
+        ...(machine === undefined ? {} : { machineId: machine }),
+        ...(part === undefined ? {} : { partId: part }),
+        ...(person === undefined ? {} : { personId: person }),
+        ...(product === undefined ? {} : { productId: product }),
+      }),
+    );
+  });
+  router.get('/ledger/hours', async (_req, res) => {
+    res.json(hoursView(await needSnapshot(deps)));
+  });
+  router.get('/ledger/recall', async (req, res) => {
+    res.json(recall(await needSnapshot(deps), valid(recallQuery, req.query).batch));
+  });
   router.get('/ledger/head', async (_req, res) => {
     const { workshop } = await needShop(deps);
     res.json(await headOf(deps.db, workshop.workshopId));

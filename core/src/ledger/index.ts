@@ -1,0 +1,13 @@
+/** Hours, batches, climate and marks of the record: the part of core that others use. */
+export { WORK_OPS, SPENT_ON, type WorkOp, type SpentOn } from './kinds.ts';
+export { MARKS, MARK_OF, type Mark } from './marks.ts';
+export { sharedMinutes, type HoursLeft } from './rates.ts';
+export {
+  corrosivityOf,
+  yearOf,
+  CORROSIVITY,
+  DEPOSITS,
+  SETTINGS,
+  type ClimateSetting,
+  type MonthOfAir,
+} from './climate.ts';

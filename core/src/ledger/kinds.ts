@@ -1,0 +1,7 @@
+/** What hands were busy with: few enough to choose by one touch. */
+export const WORK_OPS = ['clean', 'strip', 'fill', 'prepare', 'coat', 'finish', 'assemble', 'look'] as const;
+export type WorkOp = (typeof WORK_OPS)[number];
+
+/** What money went on that is no paint: paint is counted from its tins. */
+export const SPENT_ON = ['consumables', 'contractor', 'bought-part', 'other'] as const;
+export type SpentOn = (typeof SPENT_ON)[number];

@@ -1,0 +1,203 @@
+import { ofKind, standingFacts, type FactOf } from '../../facts/part.ts';
+import { SPENT_ON, WORK_OPS, type SpentOn, type WorkOp } from '../../ledger/kinds.ts';
+import { OP_OF_STEP } from '../../ledger/marks.ts';
+import { hoursLeft, learnedRate, type HoursLeft, type LearnedRate } from '../../ledger/rates.ts';
+import { isCasting } from '../../part/substrate.ts';
+import type { StepKind } from '../../route/route.ts';
+import type { DerivedPart } from '../part.ts';
+import { stockNow } from '../shelf.ts';
+import { partsInUse, type Snapshot } from '../snapshot.ts';
+import { stepsNow, type StepNow } from '../stepsNow.ts';
+
+/** Conditions that jobs of one kind differ by: ribs and ports of a casting take longer than plate. */
+export type WorkShape = 'casting' | 'plate';
+const shapeOf = (part: DerivedPart): WorkShape => (isCasting(part.row.substrate) ? 'casting' : 'plate');
+
+/** What was reckoned and what it took, of one kind of work on one part. */
+export interface Job {
+  readonly partId: string;
+  readonly partName: string;
+  readonly machineId: string;
+  readonly on: WorkOp;
+  readonly shape: WorkShape;
+  /** By the route, hours; null: no route, or it has no such step. */
+  readonly reckonedH: number | null;
+  readonly workedH: number;
+  /** All steps of that work are done: only then it says how long such work takes. */
+  readonly isDone: boolean;
+}
+export interface RateView extends LearnedRate {
+  readonly on: WorkOp;
+  readonly shape: WorkShape;
+  /** Jobs left out, by the names of their parts. */
+  readonly leftOut: readonly string[];
+}
+export interface MachineHours {
+  readonly machineId: string;
+  readonly name: string;
+  readonly reckonedH: number;
+  readonly workedH: number;
+  /** By this shop's own pace, of what the routes have still to be done. */
+  readonly left: HoursLeft;
+  readonly paintCents: number;
+  readonly spentCents: Readonly<Record<SpentOn, number>>;
+  readonly areaM2: number;
+}
+export interface PersonHours {
+  readonly personId: string;
+  readonly name: string;
+  readonly hours: number;
+}
+export interface HoursView {
+  readonly nowMs: number;
+  readonly zone: string;
+  readonly currency: string;
+  readonly machines: readonly MachineHours[];
+  readonly people: readonly PersonHours[];
+  readonly rates: readonly RateView[];
+  /** Newest first. */
+  readonly jobs: readonly Job[];
+  /** Hours by month, `2026-03`, oldest first. */
+  readonly months: readonly { readonly month: string; readonly hours: number }[];
+}
+
+const isStepDone = ({ step, coatsDone, record }: StepNow): boolean =>
+  step.sheetId === null ? record?.status === 'recorded' : coatsDone >= step.coats;
+const opOf = (s: StepNow): WorkOp | null => OP_OF_STEP[s.step.kind as StepKind] ?? null;
+const workedOf = (part: DerivedPart): FactOf<'worked'>[] => ofKind(standingFacts(part.facts), 'worked');
+const hoursOf = (facts: readonly FactOf<'worked'>[]): number =>
+  facts.reduce((sum, f) => sum + f.body.minutes, 0) / 60;
+
+function jobsOf(part: DerivedPart): Job[] {
+  const worked = workedOf(part);
+  if (worked.length === 0) return [];
+  const steps = stepsNow(part);
+  return WORK_OPS.flatMap((on): Job[] => {
+    const own = worked.filter((f) => f.body.on === on);
+    if (own.length === 0) return [];
+    const asked = steps.filter((s) => opOf(s) === on && s.step.hours !== undefined);
+    const reckonedH = asked.reduce((sum, s) => sum + (s.step.hours ?? 0), 0);
+    return [
+      {
+        partId: part.row.partId,
+        partName: part.row.name,
+        machineId: part.row.machineId,
+        on,
+        shape: shapeOf(part),
+        reckonedH: reckonedH > 0 ? reckonedH : null,
+        workedH: hoursOf(own),
+        isDone: asked.length > 0 && asked.every(isStepDone),
+      },
+    ];
+  });
+}
+
+/** What finished jobs say, by kind of work and shape. */
+function ratesOf(jobs: readonly Job[]): RateView[] {
+  return WORK_OPS.flatMap((on) =>
+    (['plate', 'casting'] as const).flatMap((shape): RateView[] => {
+      const own = jobs.filter((j) => j.on === on && j.shape === shape && j.isDone && j.reckonedH !== null);
+      const rate = learnedRate(own.map((j) => j.workedH / j.reckonedH!));
+      return rate ? [{ ...rate, on, shape, leftOut: rate.outliers.map((i) => own[i]!.partName) }] : [];
+    }),
+  );
+}
+
+/** Hours of hands that the routes of some parts still ask, step by step, at this shop's own pace. */
+function leftOf(parts: readonly DerivedPart[], rates: readonly RateView[]): HoursLeft {
+  const medians = parts.flatMap((part) => {
+    const shape = shapeOf(part);
+    return stepsNow(part).flatMap((s): number[] => {
+      const on = opOf(s);
+      if (on === null || s.step.hours === undefined || s.step.hours <= 0 || isStepDone(s)) return [];
+      const factor = rates.find((r) => r.on === on && r.shape === shape)?.factor ?? 1;
+      // Of a step of several coats those that are on are done.
+      const share = s.step.sheetId === null ? 1 : 1 - s.coatsDone / s.step.coats;
+      return [s.step.hours * factor * share];
+    });
+  });
+  return hoursLeft(medians);
+}
+
+/** What the paint that went on a part cost: what left the cup for it, at the price of its tins, else of the cheapest pack. */
+function paintCents(snapshot: Snapshot): ReadonlyMap<string, number> {
+  const { ledger } = stockNow(snapshot);
+  const perMl = new Map<string, number>();
+  for (const p of snapshot.shop.packs) {
+    const key = `${p.productId} ${p.content}`;
+    const price = p.priceCents / p.sizeMl;
+    perMl.set(key, Math.min(perMl.get(key) ?? Infinity, price));
+  }
+  const tinOf = new Map(snapshot.shop.tins.map((t) => [t.tinId, t]));
+  const priceOf = (tinId: string | null): number => {
+    const tin = tinId === null ? undefined : tinOf.get(tinId);
+    if (tin && tin.priceCents !== null) return tin.priceCents / tin.sizeMl;
+    return tin ? (perMl.get(`${tin.productId} ${tin.content}`) ?? 0) : 0;
+  };
+  const out = new Map<string, number>();
+  for (const mix of ledger.mixes.values()) {
+    const { aMl, bMl, thinnerMl, aTinId, bTinId, thinnerTinId } = mix.fact.body;
+    const cents = aMl * priceOf(aTinId) + bMl * priceOf(bTinId) + thinnerMl * priceOf(thinnerTinId);
+    for (const use of mix.uses)
+      if (use.partId !== null && mix.totalMl > 0)
+        out.set(use.partId, (out.get(use.partId) ?? 0) + (cents * use.ml) / mix.totalMl);
+  }
+  return out;
+}
+
+const spentOn = (parts: readonly DerivedPart[]): Record<SpentOn, number> => {
+  const out = Object.fromEntries(SPENT_ON.map((s) => [s, 0])) as Record<SpentOn, number>;
+  for (const p of parts)
+    for (const f of ofKind(standingFacts(p.facts), 'spent')) out[f.body.on] += f.body.cents;
+  return out;
+};
+
+/** Month of an instant where the shop is. */
+function monthIn(zone: string): (ms: number) => string {
+  const format = new Intl.DateTimeFormat('en-CA', { timeZone: zone, year: 'numeric', month: '2-digit' });
+  return (ms) => format.format(ms).slice(0, 7);
+}
+
+/** Hours, pace and money of the shop, from what was logged. Pure. */
+export function hoursView(snapshot: Snapshot): HoursView {
+  const { shop } = snapshot;
+  const all = [...snapshot.parts.values()];
+  const worked = all.flatMap(workedOf).sort((a, b) => b.happenedAtMs - a.happenedAtMs);
+  const jobs = all.flatMap(jobsOf);
+  const rates = ratesOf(jobs);
+  const cents = paintCents(snapshot);
+  const inUse = partsInUse(snapshot);
+  const month = monthIn(shop.workshop.zone);
+  const months = new Map<string, number>();
+  for (const f of worked) {
+    const m = month(f.happenedAtMs);
+    months.set(m, (months.get(m) ?? 0) + f.body.minutes / 60);
+  }
+  const newest = new Map(worked.map((f) => [f.partId, f.happenedAtMs] as const).reverse());
+  return {
+    nowMs: snapshot.nowMs,
+    zone: shop.workshop.zone,
+    currency: shop.workshop.currency,
+    machines: shop.machines.map((m): MachineHours => {
+      const parts = inUse.filter((p) => p.row.machineId === m.machineId);
+      const own = jobs.filter((j) => j.machineId === m.machineId);
+      return {
+        machineId: m.machineId,
+        name: m.name,
+        reckonedH: own.reduce((s, j) => s + (j.reckonedH ?? 0), 0),
+        workedH: own.reduce((s, j) => s + j.workedH, 0),
+        left: leftOf(parts, rates),
+        paintCents: Math.round(parts.reduce((s, p) => s + (cents.get(p.row.partId) ?? 0), 0)),
+        spentCents: spentOn(parts),
+        areaM2: parts.reduce((s, p) => s + (p.row.areaM2 ?? 0), 0),
+      };
+    }),
+    people: shop.people.flatMap((p): PersonHours[] => {
+      const hours = hoursOf(worked.filter((f) => f.personId === p.personId));
+      return hours > 0 ? [{ personId: p.personId, name: p.name, hours }] : [];
+    }),
+    rates,
+    jobs: jobs.sort((a, b) => (newest.get(b.partId) ?? 0) - (newest.get(a.partId) ?? 0)),
+    months: [...months].sort(([a], [b]) => a.localeCompare(b)).map(([m, hours]) => ({ month: m, hours })),
+  };
+}
