@@ -7,6 +7,7 @@ import { MACHINES, type PartLine } from './machines.ts';
 import { routeFor, type DemoRoute } from './surveys.ts';
 import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 import { demoFindings } from './findings.ts';
+import { demoHours } from './hours.ts';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
 const AS_OF = Date.UTC(2026, 2, 5, 18, 45);
@@ -20,6 +21,7 @@ function nextId(): string {
 }
 
 const facts: ShopFact[] = [];
+const stepsBy = new Map<string, readonly RouteStep[]>();
 const toLog: (() => void)[] = [];
 function add<K extends FactKind>(
   partId: string,
@@ -28,6 +30,7 @@ function add<K extends FactKind>(
   body: FactBodies[K],
   face: Face | null = null,
   minutes = 0,
+  personId: string = serial % 3 === 2 ? 'ines' : serial % 3 === 0 ? 'tom' : 'ruth',
 ): string {
   const factId = nextId();
   const endMs = AS_OF - hoursAgo * H;
@@ -38,7 +41,7 @@ function add<K extends FactKind>(
     face,
     happenedAt: new Date(endMs - minutes * 60_000).toISOString(),
     endedAt: minutes > 0 ? new Date(endMs).toISOString() : null,
-    personId: serial % 3 === 0 ? 'ines' : serial % 3 === 1 ? 'tom' : 'ruth',
+    personId,
     supersedes: null,
     body: { ...body },
     // A kind and its own body: `add` says so, the union of all kinds cannot.
@@ -212,6 +215,7 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
   const isPair = pairOf.has(partId);
   const route = routeFor(partId, p, isPair);
   keepRoute(partId, route, p.route === 'oldstock');
+  stepsBy.set(partId, route.steps);
   add(partId, 'surveyed', 690, { survey: route.survey });
   add(partId, 'route-set', 689, {
     routeId: route.routeId,
@@ -311,6 +315,9 @@ const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'pr
     { personId: 'ines', name: 'Ines' },
     { personId: 'ruth', name: 'Ruth' },
     { personId: 'tom', name: 'Tom' },
+    { personId: 'nell', name: 'Nell' },
+    { personId: 'joss', name: 'Joss' },
+    { personId: 'ravi', name: 'Ravi' },
   ],
   places: [
     { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },
@@ -377,6 +384,7 @@ export function makeScenario(): ShopFile {
   for (const log of toLog) log();
   const { tins, stockFacts } = demoShelf(AS_OF, nextId, inOrder(facts));
   demoFindings(add, topCoat);
+  demoHours(add, [...facts], stepsBy, ago);
   return {
     format: 'calvetta-shop/2',
     asOf: new Date(AS_OF).toISOString(),

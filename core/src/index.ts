@@ -402,6 +402,7 @@ export * from './ledger/index.ts';
 export {
   riverOf,
   type RiverAsked,
+  type RiverBin,
   type RiverEntry,
   type RiverLane,
   type RiverView,

@@ -9,17 +9,20 @@ import { ScreenGuard } from './shell/ScreenGuard.tsx';
 import { useKeys } from './shell/keys.ts';
 import { useDialogs } from './state/dialogs.ts';
 import { usePrefs } from './state/prefs.ts';
+import { useTimer } from './state/timer.ts';
 import { useWho } from './state/who.ts';
 import { Empty } from './ui/Empty.tsx';
 
 const StartScreen = lazy(() => import('./screens/start/StartScreen.tsx'));
 const WhoPanel = lazy(() => import('./dialogs/WhoPanel.tsx'));
+const TimerBar = lazy(() => import('./shell/TimerBar.tsx'));
 const Dialogs = lazy(() => import('./dialogs/Dialogs.tsx'));
 
 export function App() {
   useLive();
   useKeys();
   const isAsked = useWho((s) => s.answer !== null);
+  const isTiming = useTimer((s) => s.running !== null);
   const theme = usePrefs((s) => s.theme);
   const shop = useShop();
   const hasNoShop = isNoShop(shop.error);
@@ -41,39 +44,45 @@ export function App() {
       </a>
       <Textures />
       {hasNoShop ? null : <Rail />}
-      <main
-        className="min-h-0 min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible"
-        id="main"
-        tabIndex={-1}
-      >
-        <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
-          {hasNoShop ? (
-            <ScreenGuard>
-              <StartScreen />
-            </ScreenGuard>
-          ) : (
-            <Routes>
-              {SCREENS.map(({ path, View }) => (
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
+        <main
+          className="min-h-0 min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible"
+          id="main"
+          tabIndex={-1}
+        >
+          <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
+            {hasNoShop ? (
+              <ScreenGuard>
+                <StartScreen />
+              </ScreenGuard>
+            ) : (
+              <Routes>
+                {SCREENS.map(({ path, View }) => (
+                  <Route
+                    key={path}
+                    path={path}
+                    element={
+                      <ScreenGuard key={path}>
+                        <View />
+                      </ScreenGuard>
+                    }
+                  />
+                ))}
                 <Route
-                  key={path}
-                  path={path}
+                  path="*"
                   element={
-                    <ScreenGuard key={path}>
-                      <View />
-                    </ScreenGuard>
+                    <Empty
+                      title="There is nothing at this address"
+                      next={{ to: '/', text: 'To the Bench' }}
+                    />
                   }
                 />
-              ))}
-              <Route
-                path="*"
-                element={
-                  <Empty title="There is nothing at this address" next={{ to: '/', text: 'To the Bench' }} />
-                }
-              />
-            </Routes>
-          )}
-        </Suspense>
-      </main>
+              </Routes>
+            )}
+          </Suspense>
+        </main>
+        <Suspense fallback={null}>{isTiming ? <TimerBar /> : null}</Suspense>
+      </div>
       <Suspense fallback={null}>{isOpen ? <Dialogs /> : null}</Suspense>
       <Suspense fallback={null}>{isAsked ? <WhoPanel /> : null}</Suspense>
       <Notices />

@@ -6,6 +6,7 @@ import {
   CloudDrizzle,
   Library,
   ScanSearch,
+  ScrollText,
   Settings2,
   TrainFront,
   type LucideIcon,
@@ -59,6 +60,11 @@ export const SCREENS: readonly Screen[] = [
   },
   { path: '/start/:step', View: lazy(() => import('./screens/start/StepsScreen.tsx')), rail: null },
   { path: '/shelf/labels', View: lazy(() => import('./screens/shelf/LabelsScreen.tsx')), rail: null },
+  {
+    path: '/ledger',
+    View: lazy(() => import('./screens/ledger/LedgerScreen.tsx')),
+    rail: { word: 'Ledger', key: 'l', Icon: ScrollText },
+  },
   {
     path: '/air/:placeId?',
     View: lazy(() => import('./screens/air/AirScreen.tsx')),

@@ -12,4 +12,6 @@ export * from './refusal.ts';
 export * from './glossary.ts';
 export * from './evidence.ts';
 export * from './faults.ts';
+export * from './factDetail.ts';
 export * from './inspect.ts';
+export * from './ledger.ts';

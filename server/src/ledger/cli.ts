@@ -1,3 +1,4 @@
+import { CHAIN_FAULT_WORDS } from '@calvetta/contract/words';
 import { openDatabase } from '../db/db.ts';
 import { verifyChain } from './verify.ts';
 
@@ -6,14 +7,6 @@ import { verifyChain } from './verify.ts';
  * wrong. HEAD, 32 or 64 hex digits written down earlier, must be in one of them.
  */
 const [known = null] = process.argv.slice(2);
-const SAYS = {
-  'text-changed': 'its text was changed',
-  'link-broken': 'it does not hang on the link before it',
-  'links-missing': 'links before it are missing',
-  'row-changed': 'what is stored is not what was chained',
-  'row-missing': 'it was taken out',
-  'row-unchained': 'it was put in past the chain',
-} as const;
 
 const db = openDatabase(process.env['OWNER_URL'] ?? '');
 try {
@@ -34,7 +27,7 @@ try {
         ? `${id}: ${v.links} links, whole${place}; head ${v.head.hash.slice(0, 32)}`
         : `${id}: NOT WHOLE, ${v.links} links`,
     );
-    for (const f of v.faults) console.log(`  link ${f.seq}, ${f.kind} ${f.id}: ${SAYS[f.what]}`);
+    for (const f of v.faults) console.log(`  link ${f.seq}, ${f.kind} ${f.id}: ${CHAIN_FAULT_WORDS[f.what]}`);
   }
   if (known !== null && !isKnown)
     console.log(`no chain holds the head ${known}: what it stood for was changed or cut off`);

@@ -3,6 +3,7 @@ import {
   withTick,
   type BenchHeld,
   type BenchTick,
+  type ChainVerdict,
   type ErrorBody,
   type ImportJob,
   type LeftoverResponse,
@@ -16,7 +17,16 @@ import {
   type ShopInfo,
   type TemplatesResponse,
 } from '@calvetta/contract';
-import type { InspectList, InspectView, Learned, Lesson, SnapshotSource } from '@calvetta/core';
+import type {
+  HoursView,
+  InspectList,
+  InspectView,
+  Learned,
+  Lesson,
+  RecallView,
+  RiverView,
+  SnapshotSource,
+} from '@calvetta/core';
 import type { Write } from '../record/write.ts';
 
 /** The server said no, with the one error body. */
@@ -109,6 +119,13 @@ export const getLearned = (): Promise<{
   readonly lessons: readonly Lesson[];
 }> => call('/learned');
 export const getInspectList = (): Promise<InspectList> => call('/inspect');
+export const getRiver = (query: string): Promise<RiverView> => call(`/ledger?${query}`);
+export const getRecall = (batch: string): Promise<RecallView> =>
+  call(`/ledger/recall?batch=${encodeURIComponent(batch)}`);
+export const getHours = (): Promise<HoursView> => call('/ledger/hours');
+/** The chain worked out again; with an end that somebody wrote down, whether it is in it. */
+export const verifyLedger = (head: string): Promise<ChainVerdict> =>
+  call(`/ledger/verify${head === '' ? '' : `?head=${encodeURIComponent(head)}`}`);
 export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
   call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
 export const getSheets = (): Promise<SheetsResponse> => call('/sheets');

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import type { Person } from '@calvetta/core';
 import type { BenchHeld, PlaceInfo } from '@calvetta/contract';
@@ -8,6 +8,7 @@ import { flushOutbox } from '../record/outbox.ts';
 import {
   Refused,
   getBench,
+  getHours,
   getInspect,
   getInspectList,
   getLearned,
@@ -16,6 +17,8 @@ import {
   getPart,
   getPlaceAir,
   getPlan,
+  getRecall,
+  getRiver,
   getSheets,
   getShelf,
   getShop,
@@ -68,6 +71,15 @@ export const useInspect = (partId: string) =>
 export const useLearned = () => useQuery({ queryKey: KEYS.learned, queryFn: getLearned, staleTime: 60_000 });
 export const useInspectList = () =>
   useQuery({ queryKey: KEYS.inspectList, queryFn: getInspectList, refetchInterval: RENEW_MS });
+export const useRiver = (query: string) =>
+  useQuery({
+    queryKey: KEYS.river(query),
+    queryFn: () => getRiver(query),
+    placeholderData: keepPreviousData,
+  });
+export const useRecall = (batch: string) =>
+  useQuery({ queryKey: KEYS.recall(batch), queryFn: () => getRecall(batch), enabled: batch !== '' });
+export const useHours = () => useQuery({ queryKey: KEYS.hours, queryFn: getHours });
 export const usePlaceAir = (placeId: string | null) =>
   useQuery({
     queryKey: KEYS.air(placeId),

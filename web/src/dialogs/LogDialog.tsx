@@ -7,6 +7,7 @@ import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice, Field } from '../forms/Field.tsx';
 import { SelectField } from '../forms/fields.tsx';
+import { useMoney } from '../ui/money.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { fromLocalInput, toLocalInput } from '../ui/time.ts';
 import { Waiting } from '../ui/Trouble.tsx';
@@ -75,6 +76,7 @@ interface FormProps {
 }
 
 function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
+  const money = useMoney();
   const record = useRecord();
   const save = useSave();
   const [face, setFace] = useState<Face | null>(
@@ -144,7 +146,7 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
       ) : (
         <SimpleForm
           kind={kind}
-          first={firstValues(kind, part, correct)}
+          first={firstValues(kind, part, correct, money.coins)}
           isCorrection={correct !== undefined}
           save={save}
           submit={submit}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import type { FactBodies, FactKind } from '@calvetta/core';
+import { sharedMinutes, type FactBodies, type FactKind } from '@calvetta/core';
 import { FACT_WORDS } from '@calvetta/contract/words';
-import { useShop } from '../api/queries.ts';
+import { useMachines, useShop } from '../api/queries.ts';
 import { Field } from '../forms/Field.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave } from '../forms/useSave.ts';
@@ -25,6 +25,7 @@ const MANY_KINDS: readonly FactKind[] = [
   'wiped',
   'contaminated',
   'wetted',
+  'worked',
   'noted',
 ];
 
@@ -71,6 +72,11 @@ function ManyForm({ parts, kind, onKind, zone, onDone }: FormProps) {
   const recordMany = useRecordMany();
   const save = useSave();
   const untick = useTicked((s) => s.set);
+  const machines = useMachines();
+  const areaOf = (partId: string): number | null =>
+    machines.data?.machines
+      .flatMap((m) => m.assemblies.flatMap((a) => a.parts))
+      .find((p) => p.partId === partId)?.areaM2 ?? null;
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const [atMs, setAtMs] = useState<number | null>(null);
   const taken = parts.filter((p) => !out.has(p.partId));
@@ -79,8 +85,19 @@ function ManyForm({ parts, kind, onKind, zone, onDone }: FormProps) {
   const submit = (body: Record<string, unknown>): void => {
     if (taken.length === 0) return;
     const draft = { kind, parts: taken, happenedMs: atMs ?? Date.now(), body: body as FactBodies[FactKind] };
+    // Hours are shared by what there is of each; everything else is the same of all.
+    const shares =
+      kind === 'worked'
+        ? sharedMinutes(
+            Number(body['minutes']),
+            taken.map((p) => areaOf(p.partId)),
+          )
+        : null;
     save.run(async () => {
-      const refused = await recordMany(draft);
+      const refused = await recordMany(
+        draft,
+        shares ? (i) => ({ ...body, minutes: Number(shares[i]!.toFixed(1)) }) as FactBodies[FactKind] : null,
+      );
       const no = new Set(refused.map((r) => r.partId));
       untick(
         taken.filter((p) => !no.has(p.partId)),
@@ -118,6 +135,9 @@ function ManyForm({ parts, kind, onKind, zone, onDone }: FormProps) {
           </li>
         ))}
       </ul>
+      {kind === 'worked' ? (
+        <p className="text-[14px] text-quiet">The minutes are shared among the parts by their area.</p>
+      ) : null}
       <FormTrouble words={save.trouble} />
       <SimpleForm kind={kind} first={firstValues(kind, null)} save={save} submit={submit}>
         <Field label="Finished" hint={atMs === null ? 'now, unless you set a time' : undefined}>

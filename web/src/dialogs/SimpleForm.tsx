@@ -7,7 +7,8 @@ import { Choice, Field } from '../forms/Field.tsx';
 import { Foot } from '../forms/Foot.tsx';
 import { FORMS, type FormField } from './factForms.ts';
 import type { Values } from './factValues.ts';
-import { QuantityField } from '../forms/fields.tsx';
+import { NumberField, QuantityField } from '../forms/fields.tsx';
+import { useMoney } from '../ui/money.ts';
 import { maybe, number, quantity, words, type Reader } from '../forms/read.ts';
 import { useDraft, type Bound } from '../forms/useDraft.ts';
 import type { Save } from '../forms/useSave.ts';
@@ -26,7 +27,7 @@ interface Props {
 }
 
 /** How a field of a form is read: in the reader's units, within what the server would take. */
-function readerOf(f: FormField, bareUnit: 'C' | 'F'): Reader<unknown> {
+function readerOf(f: FormField, bareUnit: 'C' | 'F', coins: number): Reader<unknown> {
   switch (f.type) {
     case 'temperature':
       return rounded(
@@ -45,10 +46,20 @@ function readerOf(f: FormField, bareUnit: 'C' | 'F'): Reader<unknown> {
       return f.isOptional ? maybe(number('', 0, 1e6)) : number('', 0, 1e6);
     case 'choice':
     case 'place':
-    case 'text':
       return words;
+    case 'text':
+      return f.isOptional ? maybe(words) : words;
+    case 'money':
+      return coinsOf(coins);
   }
 }
+/** A sum typed in whole units, as the currency's smallest coins. */
+const coinsOf =
+  (coins: number): Reader<number> =>
+  (text) => {
+    const r = number('', 1 / coins, 10_000_000)(text);
+    return r.ok ? { ok: true, value: Math.round(r.value * coins) } : r;
+  };
 const rounded =
   (reader: Reader<number>): Reader<number> =>
   (text) => {
@@ -60,8 +71,12 @@ const rounded =
 export function SimpleForm({ kind, first, isCorrection = false, save, submit, about, children }: Props) {
   const form = FORMS[kind];
   const bareUnit = usePrefs((s) => s.units.temperature);
+  const { coins } = useMoney();
   const fields = form?.fields ?? [];
-  const draft = useDraft(Object.fromEntries(fields.map((f) => [f.name, readerOf(f, bareUnit)])), first);
+  const draft = useDraft(
+    Object.fromEntries(fields.map((f) => [f.name, readerOf(f, bareUnit, coins)])),
+    first,
+  );
   if (!form) return <p>This kind of entry is not logged by hand.</p>;
   const finish = (extra: Readonly<Record<string, unknown>>): void => {
     const v = draft.read();
@@ -126,7 +141,7 @@ function OneField({ field, bound, refused }: OneProps) {
         <Choice
           label={field.label}
           value={bound.value}
-          options={field.options.map((o) => ({ value: o, text: o.replaceAll('-', ' ') }))}
+          options={field.options.map((o) => ({ value: o, text: field.words?.[o] ?? o.replaceAll('-', ' ') }))}
           onChange={bound.onChange}
         />
       );
@@ -136,6 +151,8 @@ function OneField({ field, bound, refused }: OneProps) {
           <textarea rows={3} value={bound.value} onChange={(e) => bound.onChange(e.target.value)} />
         </Field>
       );
+    case 'money':
+      return <NumberField label={field.label} bound={bound} refused={refused} />;
     case 'number':
     case 'temperature':
       return <QuantityField label={field.label} hint={field.hint} bound={bound} refused={refused} />;

@@ -1,3 +1,4 @@
+import { stepName } from '@calvetta/contract/words';
 import { useState } from 'react';
 import type { RouteStepView } from '@calvetta/contract';
 import { usePart } from '../api/queries.ts';
@@ -6,7 +7,7 @@ import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave } from '../forms/useSave.ts';
 import { useRecord } from '../record/useRecord.ts';
-import { HAS_RESULT, stepName } from '../words/stepWords.ts';
+import { HAS_RESULT } from '../words/stepWords.ts';
 import { Button } from '../ui/Button.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { fromLocalInput, toLocalInput } from '../ui/time.ts';

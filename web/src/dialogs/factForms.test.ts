@@ -6,7 +6,13 @@ import { FORMS, LOG_KINDS } from './factForms.ts';
 import { firstValues } from './factValues.ts';
 
 /** A value of each kind of field that the server must take. */
-const SAMPLE = { place: 'booth', number: 60, temperature: 60, text: 'weld at the horn' } as const;
+const SAMPLE = {
+  place: 'booth',
+  number: 60,
+  temperature: 60,
+  text: 'weld at the horn',
+  money: 1250,
+} as const;
 
 /** As much of a part as its likely answers are made from: one that stands phosphated, one with a wet film. */
 const part = (card: object): PartDetail =>

@@ -1,4 +1,14 @@
-import { CONTAMINANTS, FACES, PRETREATMENTS, STRIP_METHODS, TESTS, type FactKind } from '@calvetta/core';
+import {
+  CONTAMINANTS,
+  FACES,
+  PRETREATMENTS,
+  SPENT_ON,
+  STRIP_METHODS,
+  TESTS,
+  WORK_OPS,
+  type FactKind,
+} from '@calvetta/core';
+import { SPENT_WORDS, WORK_WORDS } from '@calvetta/contract/words';
 
 /** Kinds a person may log from the menu, in the order of the work. */
 export const LOG_KINDS: readonly FactKind[] = [
@@ -16,6 +26,8 @@ export const LOG_KINDS: readonly FactKind[] = [
   'cut-through',
   'contaminated',
   'wetted',
+  'worked',
+  'spent',
   'noted',
 ];
 
@@ -26,6 +38,8 @@ export type FormField =
       readonly name: string;
       readonly label: string;
       readonly options: readonly string[];
+      /** Where the options themselves are no words. */
+      readonly words?: Readonly<Record<string, string>>;
     }
   | { readonly type: 'place'; readonly name: string; readonly label: string }
   | {
@@ -43,7 +57,9 @@ export type FormField =
       readonly minC: number;
       readonly maxC: number;
     }
-  | { readonly type: 'text'; readonly name: string; readonly label: string };
+  /** A sum in the shop's currency, stored in its smallest coin. */
+  | { readonly type: 'money'; readonly name: string; readonly label: string }
+  | { readonly type: 'text'; readonly name: string; readonly label: string; readonly isOptional?: true };
 
 export interface FormShape {
   readonly fields: readonly FormField[];
@@ -147,6 +163,27 @@ export const FORMS: Readonly<Partial<Record<FactKind, FormShape>>> = {
     ],
     finish: done('Log bake'),
     caution: 'Fumes as it cures: ventilate. No heat on fuel tanks or sealed vessels.',
+  },
+  worked: {
+    fields: [
+      { type: 'choice', name: 'on', label: 'At what', options: WORK_OPS, words: WORK_WORDS },
+      {
+        type: 'number',
+        name: 'minutes',
+        label: 'Minutes, all hands together',
+        hint: 'two people for an hour: 120',
+      },
+      { type: 'text', name: 'note', label: 'A word about it', isOptional: true },
+    ],
+    finish: done('Log the hours'),
+  },
+  spent: {
+    fields: [
+      { type: 'choice', name: 'on', label: 'On what', options: SPENT_ON, words: SPENT_WORDS },
+      { type: 'money', name: 'cents', label: 'How much' },
+      { type: 'text', name: 'note', label: 'A word about it', isOptional: true },
+    ],
+    finish: done('Log what was spent'),
   },
   noted: { fields: [{ type: 'text', name: 'text', label: 'Note' }], finish: done('Log note') },
 };

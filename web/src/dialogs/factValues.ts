@@ -4,12 +4,18 @@ import { FORMS } from './factForms.ts';
 
 export type Values = Readonly<Record<string, string>>;
 
-/** First values: the entry being corrected, else what the part's own act asks for. */
-export function firstValues(kind: FactKind, part: PartDetail | null, correct?: FactView): Values {
+/** First values: the entry being corrected, else what the part's own act asks for. `coins`: of the currency's smallest in one unit. */
+export function firstValues(
+  kind: FactKind,
+  part: PartDetail | null,
+  correct?: FactView,
+  coins = 100,
+): Values {
   const body: Readonly<Record<string, unknown>> = correct ? { ...correct.body } : {};
   return Object.fromEntries(
     (FORMS[kind]?.fields ?? []).map((f) => {
       const known = body[f.name];
+      if (f.type === 'money') return [f.name, typeof known === 'number' ? String(known / coins) : ''];
       if (typeof known === 'string' || typeof known === 'number') return [f.name, String(known)];
       if (f.type === 'choice') {
         const likely = part && suggested(f.name, part);

@@ -25,8 +25,11 @@ export interface RefusedOne {
 const nowMs = (): number => Date.now();
 type Entry = Pick<FactInputOf<FactKind>, 'factId' | 'kind' | 'partId' | 'supersedes' | 'body'>;
 
-/** Records the same of many parts in one act, with one undo; comes back with those that were refused. */
-export function useRecordMany(): (draft: ManyDraft) => Promise<readonly RefusedOne[]> {
+/** Records the same of many parts in one act, or each its own by `bodyOf`, with one undo; comes back with those that were refused. */
+export function useRecordMany(): (
+  draft: ManyDraft,
+  bodyOf?: ((index: number) => FactBodies[FactKind]) | null,
+) => Promise<readonly RefusedOne[]> {
   const writer = useWriter();
   const send = useSend();
   const say = useNotices((s) => s.say);
@@ -69,13 +72,13 @@ export function useRecordMany(): (draft: ManyDraft) => Promise<readonly RefusedO
       say({ tone: 'trouble', text: refusedWords(error, 'Could not be undone.') }),
     );
   };
-  return async ({ kind, parts, happenedMs, body }) => {
-    const entries = parts.map((p): Entry => ({
+  return async ({ kind, parts, happenedMs, body }, bodyOf = null) => {
+    const entries = parts.map((p, i): Entry => ({
       factId: newId(),
       kind,
       partId: p.partId,
       supersedes: null,
-      body,
+      body: bodyOf ? bodyOf(i) : body,
     }));
     const answer = await post(entries, happenedMs, FACT_WORDS[kind]);
     const nameOf = new Map(parts.map((p) => [p.partId, p.name]));

@@ -8,7 +8,7 @@ export function Rail() {
   return (
     <nav
       aria-label="Places"
-      className="flex shrink-0 print:hidden bg-slate text-slate-ink max-md:h-14 max-md:justify-around md:w-[76px] md:flex-col"
+      className="flex shrink-0 print:hidden bg-slate text-slate-ink max-md:h-14 max-md:overflow-x-auto md:w-[76px] md:flex-col"
     >
       <span className="figure px-2 py-3 text-center text-[16px] max-md:hidden">Calvetta</span>
       {RAIL.map(({ to, word, Icon }) => (
@@ -17,7 +17,7 @@ export function Rail() {
           to={to}
           end={to === '/'}
           className={({ isActive }) =>
-            `figure flex flex-1 flex-col items-center justify-center gap-1 text-[13px] max-md:text-[11px] md:h-[58px] md:flex-none ${
+            `figure flex flex-1 flex-col items-center justify-center gap-1 text-[13px] max-md:min-w-[52px] max-md:text-[11px] md:h-[58px] md:flex-none ${
               isActive ? 'bg-ground text-ink shadow-[inset_3px_0_0_var(--mark)]' : 'hover:bg-white/10'
             }`
           }

@@ -14,6 +14,7 @@ describe('screens', () => {
       '/mix',
       '/shelf',
       '/inspect',
+      '/ledger',
       '/air',
       '/reference',
       '/settings',

@@ -1,9 +1,4 @@
-import type { RouteStepView } from '@calvetta/contract';
 import type { FactKind } from '@calvetta/core';
-import { STEP_WORDS } from '@calvetta/contract/words';
-
-export const stepName = (s: Pick<RouteStepView, 'kind' | 'productName'>): string =>
-  s.productName ?? STEP_WORDS[s.kind] ?? s.kind;
 
 /** Steps that an entry of their own says, with its own form. */
 export const LOGS_AS: Readonly<Partial<Record<string, FactKind>>> = {

@@ -24,6 +24,7 @@ export interface Carrier {
   readonly isCovered: boolean;
 }
 export interface RecallView {
+  readonly zone: string;
   readonly asked: string;
   /** What it was matched by: letters and figures alone. */
   readonly key: string;
@@ -76,6 +77,7 @@ export function recall(snapshot: Snapshot, asked: string): RecallView {
   });
   const { tins: now } = stockNow(snapshot);
   return {
+    zone: shop.workshop.zone,
     asked,
     key,
     tins: tins.map((t) => ({

@@ -49,6 +49,9 @@ export interface RiverEntry {
   readonly isCorrection: boolean;
   readonly productName: string | null;
   readonly batch: string | null;
+  readonly placeName: string | null;
+  /** Kind and product of the step that it names. */
+  readonly step: { readonly kind: string; readonly productName: string | null } | null;
   readonly fact: Fact;
 }
 export interface RiverView {
@@ -160,8 +163,21 @@ function entryOf(snapshot: Snapshot, { part, fact, machineName, isStanding }: Kn
     isCorrection: fact.supersedes !== null,
     productName: sheetOf(snapshot, fact)?.name ?? null,
     batch: batchOf(fact),
+    placeName:
+      fact.kind === 'moved'
+        ? (snapshot.shop.places.find((p) => p.placeId === fact.body.placeId)?.name ?? null)
+        : null,
+    step: stepOf(snapshot, part, fact),
     fact,
   };
+}
+
+/** The step of the part's route that an entry says was done. */
+function stepOf(snapshot: Snapshot, part: DerivedPart, fact: Fact): RiverEntry['step'] {
+  if (fact.kind !== 'step-done') return null;
+  const step = part.steps.find((s) => s.stepId === fact.body.stepId);
+  const sheet = step?.sheetId ? snapshot.shop.sheets.get(step.sheetId) : undefined;
+  return step ? { kind: step.kind, productName: sheet?.name ?? null } : null;
 }
 
 /** Everything that can be read of an entry, for a search by words. */

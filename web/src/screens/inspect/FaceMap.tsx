@@ -1,8 +1,8 @@
+import { findingName } from '@calvetta/contract/words';
 import type { Face, FindingView, InspectView } from '@calvetta/core';
 import { FaceOutline, FilmSpots, SpotCross } from '../../drawings/FaceOutline.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { FilmLine } from './FilmLine.tsx';
-import { findingName } from './findingName.ts';
 
 export interface Spot {
   readonly face: Face | null;

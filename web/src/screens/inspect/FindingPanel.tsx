@@ -1,5 +1,11 @@
 import { SEEN_AFTER, type FindingView, type InspectView, type SeenAfter } from '@calvetta/core';
-import { CLOSED_WORDS, HOLD_WORDS, REPAIR_WORDS, SEEN_AFTER_WORDS } from '@calvetta/contract/words';
+import {
+  CLOSED_WORDS,
+  findingName,
+  HOLD_WORDS,
+  REPAIR_WORDS,
+  SEEN_AFTER_WORDS,
+} from '@calvetta/contract/words';
 import { FindingSwatch } from '../../drawings/FaultSwatch.tsx';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -8,7 +14,6 @@ import { moment } from '../../ui/time.ts';
 import { CloseFinding } from './CloseFinding.tsx';
 import { FaultFinder } from './FaultFinder.tsx';
 import { Pictures } from './Pictures.tsx';
-import { findingName } from './findingName.ts';
 import { useFinds } from './useFinding.ts';
 
 interface Props {

@@ -1,13 +1,12 @@
 import { Link } from 'react-router';
 import type { InspectList, OpenFinding } from '@calvetta/core';
-import { REMEDY_WORDS } from '@calvetta/contract/words';
+import { findingName, REMEDY_WORDS } from '@calvetta/contract/words';
 import { useInspectList, useMachines } from '../../api/queries.ts';
 import { FindingSwatch } from '../../drawings/FaultSwatch.tsx';
 import { Heading } from '../../ui/Heading.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { moment } from '../../ui/time.ts';
 import { FallingCurve } from './FallingCurve.tsx';
-import { findingName } from './findingName.ts';
 
 const at = (partId: string, findingId?: string): string =>
   `/parts/${encodeURIComponent(partId)}/inspect${findingId ? `?finding=${findingId}` : ''}`;

@@ -1,7 +1,6 @@
 import { Link } from 'react-router';
 import { isOpenFinding, type Finding, type InspectView } from '@calvetta/core';
-import { CLOSED_WORDS, REPAIR_WORDS } from '@calvetta/contract/words';
-import { findingName } from './findingName.ts';
+import { CLOSED_WORDS, findingName, REPAIR_WORDS } from '@calvetta/contract/words';
 
 /** What became of a finding, or is to become of it. */
 function fate({ repair, closed }: Finding): string {

@@ -10,11 +10,10 @@ import {
   type RepairOption,
   type RepairWeights,
 } from '@calvetta/core';
-import { REPAIR_FORBIDDEN_WORDS, REPAIR_WORDS } from '@calvetta/contract/words';
+import { findingName, REPAIR_FORBIDDEN_WORDS, REPAIR_WORDS } from '@calvetta/contract/words';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { useMoney } from '../../ui/money.ts';
-import { findingName } from './findingName.ts';
 import { useFinds } from './useFinding.ts';
 
 /** What a repair of the metal is for. */

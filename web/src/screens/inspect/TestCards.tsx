@@ -11,7 +11,7 @@ import {
   type InspectView,
   type TestCard,
 } from '@calvetta/core';
-import { BROKE_AT_WORDS, TEST_CARD_WORDS } from '@calvetta/contract/words';
+import { BROKE_AT_WORDS, cardWords, TEST_CARD_WORDS } from '@calvetta/contract/words';
 import { Choice } from '../../forms/Field.tsx';
 import { NumberField } from '../../forms/fields.tsx';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
@@ -19,7 +19,6 @@ import { number } from '../../forms/read.ts';
 import { useDraft } from '../../forms/useDraft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
-import { cardWords } from '../../words/cardWords.ts';
 import { moment } from '../../ui/time.ts';
 import { useFinds } from './useFinding.ts';
 

@@ -19,6 +19,7 @@ import { actView } from '../../words/actText.ts';
 import { usePlanned } from '../../words/planned.ts';
 import { FilmPanel } from './FilmPanel.tsx';
 import { History } from './History.tsx';
+import { PartRecord } from './PartRecord.tsx';
 import { InspectPanel } from './InspectPanel.tsx';
 import { RouteStrip } from './RouteStrip.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
@@ -56,6 +57,7 @@ function PartOf({ part }: { readonly part: PartDetail }) {
               </Suspense>
             )}
           </TimeBoard>
+          <PartRecord part={part} />
           <History part={part} />
         </div>
       </div>

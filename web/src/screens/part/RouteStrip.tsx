@@ -4,6 +4,7 @@ import {
   ANSWER_WORDS,
   CAUTION_WORDS,
   ORIGIN_WORDS,
+  stepName,
   SURVEY_WORDS,
   WHAT_WORDS,
 } from '@calvetta/contract/words';
@@ -12,7 +13,7 @@ import { useShop } from '../../api/queries.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { dayAndTime } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
-import { LOGS_AS, stepName } from '../../words/stepWords.ts';
+import { LOGS_AS } from '../../words/stepWords.ts';
 
 /** The route as a vertical strip: what is done, what comes next, what is still to come. */
 export function RouteStrip({ part }: { readonly part: PartDetail }) {

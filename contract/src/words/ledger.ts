@@ -1,0 +1,35 @@
+import type { ChainFault } from '../chain.ts';
+import type { Mark, SpentOn, WorkOp } from '@calvetta/core';
+
+export const WORK_WORDS: Readonly<Record<WorkOp, string>> = {
+  clean: 'cleaning',
+  strip: 'stripping',
+  fill: 'filling and levelling',
+  prepare: 'preparing and masking',
+  coat: 'coating',
+  finish: 'flatting, polishing, baking',
+  assemble: 'fitting and assembling',
+  look: 'looking, testing, recording',
+};
+export const SPENT_WORDS: Readonly<Record<SpentOn, string>> = {
+  consumables: 'consumables',
+  contractor: 'contractor',
+  'bought-part': 'bought part',
+  other: 'other',
+};
+export const MARK_WORDS: Readonly<Record<Mark, string>> = {
+  metal: 'metal',
+  coat: 'coats',
+  check: 'tests and readings',
+  found: 'found and mended',
+  work: 'work',
+  note: 'notes and decisions',
+};
+export const CHAIN_FAULT_WORDS: Readonly<Record<ChainFault['what'], string>> = {
+  'text-changed': 'its text was changed',
+  'link-broken': 'it does not hang on the link before it',
+  'links-missing': 'links before it are missing',
+  'row-changed': 'what is stored is not what was chained',
+  'row-missing': 'it was taken out',
+  'row-unchained': 'it was put in past the chain',
+};
