@@ -409,3 +409,10 @@ export {
 } from './shop/views/river.ts';
 export { recall, type Carrier, type RecallView } from './shop/views/recall.ts';
 export { hoursView, type HoursView, type Job, type MachineHours, type RateView } from './shop/views/hours.ts';
+export {
+  dossierOf,
+  type Dossier,
+  type DossierCoat,
+  type DossierFilm,
+  type DossierPart,
+} from './shop/views/dossier.ts';

@@ -4,6 +4,7 @@ import helmet from 'helmet';
 import { backupRoutes } from './backup/backup.routes.ts';
 import { benchRoutes } from './bench/bench.routes.ts';
 import type { Deps } from './deps.ts';
+import { dossierRoutes } from './dossier/dossier.routes.ts';
 import { factsRoutes } from './facts/facts.routes.ts';
 import { inBounds, PLAIN } from './http/bounds.ts';
 import { AppError, errorHandler } from './http/errors.ts';
@@ -46,6 +47,7 @@ export const routersOf = (deps: Deps): Router[] =>
     packsRoutes,
     backupRoutes,
     ledgerRoutes,
+    dossierRoutes,
   ].map((routes) => routes(deps));
 
 const TABLE = ['application/json', 'text/csv'];

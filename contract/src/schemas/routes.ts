@@ -36,7 +36,13 @@ export interface ApiRoute {
   readonly picture?: true;
   readonly query?: readonly string[];
   /** What comes back, where that is not JSON. */
-  readonly answers?: 'image/jpeg' | 'text/csv' | 'text/calendar' | 'text/event-stream' | 'application/gzip';
+  readonly answers?:
+    | 'image/jpeg'
+    | 'text/csv'
+    | 'text/calendar'
+    | 'text/event-stream'
+    | 'application/gzip'
+    | 'application/pdf';
 }
 
 const get = (path: string, says: string, over: Partial<ApiRoute> = {}): ApiRoute => ({
@@ -94,6 +100,16 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/backup', 'Everything as it stands at this instant, to be put back by bin/restore', {
     answers: 'application/gzip',
   }),
+  get('/machines/:machineId/dossier.pdf', 'The dossier of a machine, on paper', {
+    answers: 'application/pdf',
+  }),
+  get('/machines/:machineId/dossier.csv', 'The coats of a machine, for a spreadsheet', {
+    answers: 'text/csv',
+  }),
+  get('/machines/:machineId/dossier.json', 'The dossier of a machine, as data'),
+  get('/parts/:partId/dossier.pdf', 'The dossier of a part, on paper', { answers: 'application/pdf' }),
+  get('/parts/:partId/dossier.csv', 'The coats of a part, for a spreadsheet', { answers: 'text/csv' }),
+  get('/parts/:partId/dossier.json', 'The dossier of a part, as data'),
   get('/ledger', 'The record as a river: lanes by machine, and the newest entries that match', {
     query: ['from', 'to', 'machine', 'part', 'person', 'product', 'batch', 'mark', 'words'],
   }),

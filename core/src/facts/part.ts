@@ -289,7 +289,7 @@ export const PART_FACTS = {
   /** Hands that were busy with it: minutes of all of them together. Several parts of one go have one entry each, with their share. */
   worked: kind(
     'Worked',
-    object({ on: oneOf(WORK_OPS), minutes: number(1, 100_000) }, { hands: whole(1, 50), note: text(300) }),
+    object({ on: oneOf(WORK_OPS), minutes: number(0.1, 100_000) }, { hands: whole(1, 50), note: text(300) }),
   ),
   /** Money that went on it and is no paint, in the smallest unit of the shop's currency. */
   spent: kind('Spent', object({ on: oneOf(SPENT_ON), cents: whole(1, 1_000_000_000) }, { note: text(300) })),

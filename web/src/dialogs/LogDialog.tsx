@@ -75,6 +75,15 @@ interface FormProps {
   readonly onClose: () => void;
 }
 
+/** When it began and ended: a correction keeps the length of what it corrects. */
+function whenOf(endMs: number, correct: FactView | undefined) {
+  const lengthMs = correct?.endedAtMs ? correct.endedAtMs - correct.happenedAtMs : 0;
+  return { happenedMs: endMs - lengthMs, endedMs: lengthMs > 0 ? endMs : null };
+}
+
+/** Of the part whole: nobody is asked for its face. */
+const WHOLE: readonly FactKind[] = ['moved', 'worked', 'spent'];
+
 function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
   const money = useMoney();
   const record = useRecord();
@@ -87,25 +96,25 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
     correct ? (correct.endedAtMs ?? correct.happenedAtMs) : null,
   );
   const [supersedes, setSupersedes] = useState<string | undefined>(correct?.factId);
-  // A part is moved whole: nobody is asked for its face.
-  const hasFace = kind !== 'moved';
-  const common = { partId: part.card.partId, partName: part.card.name, face: hasFace ? face : null };
-  const corrects = supersedes === undefined ? {} : { supersedes };
+  const hasFace = !WHOLE.includes(kind);
+  const common = {
+    partId: part.card.partId,
+    partName: part.card.name,
+    face: hasFace ? face : null,
+    ...(supersedes === undefined ? {} : { supersedes }),
+  };
   const submit: SubmitBody = (body, evidence) => {
-    const endMs = atMs ?? Date.now();
-    const lengthMs = correct?.endedAtMs ? correct.endedAtMs - correct.happenedAtMs : 0;
-    const when = { happenedMs: endMs - lengthMs, endedMs: lengthMs > 0 ? endMs : null };
+    const when = whenOf(atMs ?? Date.now(), correct);
     const seen = evidence ? { evidence } : {};
-    save.run(() => record({ ...common, ...corrects, ...when, ...seen, kind, body }), onClose);
+    save.run(() => record({ ...common, ...when, ...seen, kind, body }), onClose);
   };
   const voidIt = (): void => {
     const when = { happenedMs: Date.now(), endedMs: null };
-    save.run(() => record({ ...common, ...corrects, ...when, kind: 'voided', body: {} }), onClose);
+    save.run(() => record({ ...common, ...when, kind: 'voided', body: {} }), onClose);
   };
   const refusal = save.refused?.body;
   const both = refusal?.code === 'superseded-already' ? refusal.details : null;
   const stored = both && (both.stored as FactView);
-  const given = { part, face, save, submit, ...(correct ? { correct } : {}) };
   const whoAndWhen = (
     <>
       <WhoAndWhen
@@ -140,7 +149,7 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
         />
       ) : null}
       {kind === 'coated' ? (
-        <CoatForm {...given} isNow={atMs === null}>
+        <CoatForm {...{ part, face, save, submit, ...(correct ? { correct } : {}) }} isNow={atMs === null}>
           {whoAndWhen}
         </CoatForm>
       ) : (

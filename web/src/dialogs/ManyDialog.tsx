@@ -68,15 +68,27 @@ interface FormProps {
   readonly onDone: (refused: readonly RefusedOne[]) => void;
 }
 
+/** The area of a part, where it is known. */
+function useAreas(): (part: { readonly partId: string }) => number | null {
+  const machines = useMachines();
+  const cards = machines.data?.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)) ?? [];
+  return ({ partId }) => cards.find((p) => p.partId === partId)?.areaM2 ?? null;
+}
+
+/** Hours are shared by what there is of each part; everything else of an entry is the same of all. */
+function shared(
+  body: FactBodies['worked'],
+  areas: readonly (number | null)[],
+): (i: number) => FactBodies['worked'] {
+  const shares = sharedMinutes(body.minutes, areas);
+  return (i) => ({ ...body, minutes: Number(shares[i]!.toFixed(1)) });
+}
+
 function ManyForm({ parts, kind, onKind, zone, onDone }: FormProps) {
   const recordMany = useRecordMany();
   const save = useSave();
   const untick = useTicked((s) => s.set);
-  const machines = useMachines();
-  const areaOf = (partId: string): number | null =>
-    machines.data?.machines
-      .flatMap((m) => m.assemblies.flatMap((a) => a.parts))
-      .find((p) => p.partId === partId)?.areaM2 ?? null;
+  const areaOf = useAreas();
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const [atMs, setAtMs] = useState<number | null>(null);
   const taken = parts.filter((p) => !out.has(p.partId));
@@ -85,19 +97,9 @@ function ManyForm({ parts, kind, onKind, zone, onDone }: FormProps) {
   const submit = (body: Record<string, unknown>): void => {
     if (taken.length === 0) return;
     const draft = { kind, parts: taken, happenedMs: atMs ?? Date.now(), body: body as FactBodies[FactKind] };
-    // Hours are shared by what there is of each; everything else is the same of all.
-    const shares =
-      kind === 'worked'
-        ? sharedMinutes(
-            Number(body['minutes']),
-            taken.map((p) => areaOf(p.partId)),
-          )
-        : null;
+    const bodyOf = kind === 'worked' ? shared(draft.body as FactBodies['worked'], taken.map(areaOf)) : null;
     save.run(async () => {
-      const refused = await recordMany(
-        draft,
-        shares ? (i) => ({ ...body, minutes: Number(shares[i]!.toFixed(1)) }) as FactBodies[FactKind] : null,
-      );
+      const refused = await recordMany(draft, bodyOf);
       const no = new Set(refused.map((r) => r.partId));
       untick(
         taken.filter((p) => !no.has(p.partId)),

@@ -5,7 +5,7 @@ import { hoursLeft, learnedRate, type HoursLeft, type LearnedRate } from '../../
 import { isCasting } from '../../part/substrate.ts';
 import type { StepKind } from '../../route/route.ts';
 import type { DerivedPart } from '../part.ts';
-import { stockNow } from '../shelf.ts';
+import { mixCentsPerMl, stockNow } from '../shelf.ts';
 import { partsInUse, type Snapshot } from '../snapshot.ts';
 import { stepsNow, type StepNow } from '../stepsNow.ts';
 
@@ -119,30 +119,17 @@ function leftOf(parts: readonly DerivedPart[], rates: readonly RateView[]): Hour
   return hoursLeft(medians);
 }
 
-/** What the paint that went on a part cost: what left the cup for it, at the price of its tins, else of the cheapest pack. */
-function paintCents(snapshot: Snapshot): ReadonlyMap<string, number> {
-  const { ledger } = stockNow(snapshot);
-  const perMl = new Map<string, number>();
-  for (const p of snapshot.shop.packs) {
-    const key = `${p.productId} ${p.content}`;
-    const price = p.priceCents / p.sizeMl;
-    perMl.set(key, Math.min(perMl.get(key) ?? Infinity, price));
-  }
-  const tinOf = new Map(snapshot.shop.tins.map((t) => [t.tinId, t]));
-  const priceOf = (tinId: string | null): number => {
-    const tin = tinId === null ? undefined : tinOf.get(tinId);
-    if (tin && tin.priceCents !== null) return tin.priceCents / tin.sizeMl;
-    return tin ? (perMl.get(`${tin.productId} ${tin.content}`) ?? 0) : 0;
-  };
-  const out = new Map<string, number>();
-  for (const mix of ledger.mixes.values()) {
-    const { aMl, bMl, thinnerMl, aTinId, bTinId, thinnerTinId } = mix.fact.body;
-    const cents = aMl * priceOf(aTinId) + bMl * priceOf(bTinId) + thinnerMl * priceOf(thinnerTinId);
-    for (const use of mix.uses)
-      if (use.partId !== null && mix.totalMl > 0)
-        out.set(use.partId, (out.get(use.partId) ?? 0) + (cents * use.ml) / mix.totalMl);
-  }
-  return out;
+/** What the paint that is on record for a part cost: what left the cup for each coat, by the prices on the tins; without one it counts nothing. */
+function paintCents(snapshot: Snapshot, parts: readonly DerivedPart[]): number {
+  const { mixes } = stockNow(snapshot).ledger;
+  let cents = 0;
+  for (const part of parts)
+    for (const { body } of ofKind(standingFacts(part.facts), 'coated')) {
+      const mix = body.mixId === undefined ? undefined : mixes.get(body.mixId);
+      const perMl = mix && mixCentsPerMl(snapshot, mix);
+      cents += (perMl ?? 0) * (body.usedMl ?? 0);
+    }
+  return Math.round(cents);
 }
 
 const spentOn = (parts: readonly DerivedPart[]): Record<SpentOn, number> => {
@@ -165,7 +152,6 @@ export function hoursView(snapshot: Snapshot): HoursView {
   const worked = all.flatMap(workedOf).sort((a, b) => b.happenedAtMs - a.happenedAtMs);
   const jobs = all.flatMap(jobsOf);
   const rates = ratesOf(jobs);
-  const cents = paintCents(snapshot);
   const inUse = partsInUse(snapshot);
   const month = monthIn(shop.workshop.zone);
   const months = new Map<string, number>();
@@ -187,7 +173,7 @@ export function hoursView(snapshot: Snapshot): HoursView {
         reckonedH: own.reduce((s, j) => s + (j.reckonedH ?? 0), 0),
         workedH: own.reduce((s, j) => s + j.workedH, 0),
         left: leftOf(parts, rates),
-        paintCents: Math.round(parts.reduce((s, p) => s + (cents.get(p.row.partId) ?? 0), 0)),
+        paintCents: paintCents(snapshot, parts),
         spentCents: spentOn(parts),
         areaM2: parts.reduce((s, p) => s + (p.row.areaM2 ?? 0), 0),
       };

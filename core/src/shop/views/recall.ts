@@ -1,6 +1,6 @@
 import { originMs } from '../../facts/envelope.ts';
 import { ofKind, standingFacts, type Face } from '../../facts/part.ts';
-import { batchKey } from '../../ledger/batch.ts';
+import { batchKey, isSameBatch } from '../../ledger/batch.ts';
 import type { Content } from '../../shelf/tins.ts';
 import { mixById, stockNow } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
@@ -49,8 +49,7 @@ export interface RecallView {
 export function recall(snapshot: Snapshot, asked: string): RecallView {
   const key = batchKey(asked);
   const { shop } = snapshot;
-  const isIt = (batch: string | null | undefined): boolean =>
-    key !== '' && batch !== null && batch !== undefined && batchKey(batch) === key;
+  const isIt = (batch: string | null): boolean => batch !== null && isSameBatch(batch, asked);
   const tins = shop.tins.filter((t) => isIt(t.batch));
   const coats = coatsOf(snapshot);
   const carriers = coats.flatMap((c): Carrier[] => {
@@ -89,7 +88,7 @@ export function recall(snapshot: Snapshot, asked: string): RecallView {
     carriers,
     cannotBeExcluded,
     known: [...new Set([...shop.tins.map((t) => t.batch), ...coats.map((c) => c.batch)])]
-      .filter((b): b is string => b !== null && b !== undefined)
+      .filter((b) => b !== null)
       .sort(),
   };
 }

@@ -6,6 +6,7 @@ import { useThings } from '../../record/useThings.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Menu } from '../../ui/Menu.tsx';
 import { newId } from '../../ui/newId.ts';
+import { DossierLinks } from '../../ui/DossierLinks.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { PutAway } from '../settings/PutAway.tsx';
@@ -59,6 +60,11 @@ export function Machine({ machine, others, data, filter, startsOpen }: Props) {
         </button>
         <MachineMenu machine={machine} others={others} />
       </div>
+      {isOpen ? (
+        <p className="px-3 pb-1">
+          <DossierLinks of="machines" id={machine.machineId} />
+        </p>
+      ) : null}
       {isOpen ? <MachineParts machine={machine} assemblies={assemblies} data={data} filter={filter} /> : null}
     </section>
   );

@@ -5,6 +5,7 @@ import type { PartDetail } from '@calvetta/contract';
 import { WORK_WORDS } from '@calvetta/contract/words';
 import { useDialogs } from '../../state/dialogs.ts';
 import { useTimer } from '../../state/timer.ts';
+import { DossierLinks } from '../../ui/DossierLinks.tsx';
 import { Button } from '../../ui/Button.tsx';
 
 /** The clock of hands, hours so far, and what may be taken away of the part. */
@@ -24,6 +25,7 @@ export function PartRecord({ part }: { readonly part: PartDetail }) {
             {minutes === 0 ? 'none logged yet' : `${(minutes / 60).toFixed(1)} h`}
           </span>
         </h2>
+        <DossierLinks of="parts" id={partId} />
         <Link
           className="text-[14px] underline underline-offset-2"
           to={`/ledger?words=${encodeURIComponent(part.card.name)}`}

@@ -1,0 +1,161 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { parse } from 'csv-parse/sync';
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { Dossier } from '@calvetta/core';
+import * as words from '@calvetta/contract/words';
+import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
+import { Fonts } from './fonts.ts';
+
+const FRAME = 'quarry.main-frame-left';
+const folder = mkdtempSync(join(tmpdir(), 'calvetta-dossier-'));
+let app: TestApp;
+beforeAll(async () => {
+  app = await startTestApp();
+  await steadyAir(app, 'booth', 18, 50, 24);
+  const coat = (hours: number, dftUm: number, batch: string) =>
+    factInput('coated', FRAME, hours, {
+      sheetId: 'epoxy-primer.1',
+      dftUm,
+      tool: 'gun',
+      batch,
+      reason: 'for the test',
+    });
+  const r = await app.post('/api/facts', {
+    facts: [
+      factInput('moved', FRAME, -20, { placeId: 'booth' }),
+      factInput('stripped', FRAME, -3, { method: 'blast' }),
+      coat(-2, 57, '=SUM(A1)'),
+      factInput('worked', FRAME, -1, { on: 'strip', minutes: 90 }),
+      factInput('found', FRAME, -0.5, { what: 'dent', note: 'Stoß, ≤ 3 mm → Łódź' }),
+      factInput('film-read', FRAME, -1.9, {
+        scope: 'coat',
+        by: 'comb',
+        readingsUm: [61, 63],
+        perSpot: 1,
+        zero: 'smooth',
+        profile: 'none',
+        baseUm: null,
+        rule: 'own',
+        nominalUm: 60,
+        minUm: null,
+        maxUm: null,
+      }),
+    ],
+  });
+  expect([r.status, r.body.details ?? null]).toEqual([201, null]);
+});
+afterAll(async () => {
+  await app.close();
+  rmSync(folder, { recursive: true });
+});
+
+const take = async (path: string): Promise<{ status: number; bytes: Buffer; type: string | null }> => {
+  const r = await fetch(`${app.base}/api${path}`);
+  return { status: r.status, bytes: Buffer.from(await r.arrayBuffer()), type: r.headers.get('content-type') };
+};
+/** The document as a reader of others opens it (poppler). */
+function read(bytes: Buffer): { readonly text: string; readonly fonts: string; readonly file: string } {
+  const file = join(folder, 'd.pdf');
+  writeFileSync(file, bytes);
+  const run = (program: string, ...args: string[]): string =>
+    execFileSync(program, args, { encoding: 'utf8' });
+  return { text: run('pdftotext', '-layout', file, '-'), fonts: run('pdffonts', file), file };
+}
+
+describe('a dossier on paper', () => {
+  it('is opened by another program: every coat with its figures, air and who; findings, hours, the end of the chain', async () => {
+    const { status, bytes, type } = await take(`/parts/${FRAME}/dossier.pdf`);
+    expect([status, type]).toEqual([200, 'application/pdf']);
+    const { text } = read(bytes);
+    const { hash } = (await app.call('GET', '/api/ledger/head')).body as { hash: string };
+    for (const said of [
+      'Main frame, left',
+      'Epoxy primer (epoxy-primer.1)',
+      '62 µm measured',
+      '=SUM(A1)',
+      'Ines',
+      'went on against a rule: for the test',
+      'stripping, 1.5 h',
+      'dent or low',
+      hash.slice(0, 4),
+      'no certificate',
+      'page 1 of',
+    ])
+      expect(text).toContain(said);
+    expect(text).toMatch(/air 18\.[01] °C, 50 %/);
+    // 18 °C at 50 %: dew point 7.4 °C (Magnus, WMO-No. 8), so 10.6 K above it.
+    expect(text).toMatch(/10\.[56] K above/);
+  });
+  it('writes letters that its fonts lack in such that they have, and leaves no empty box', async () => {
+    const { text } = read((await take(`/parts/${FRAME}/dossier.pdf`)).bytes);
+    expect(text.replace(/\s+/g, ' ')).toContain('Stoß, at most 3 mm - Łódź');
+  });
+  it('has every font embedded, and pages that are not blank', async () => {
+    const { fonts, file } = read((await take('/machines/quarry/dossier.pdf')).bytes);
+    const rows = fonts.trim().split('\n').slice(2);
+    expect(rows.length).toBeGreaterThan(2);
+    for (const row of rows) expect(row).toMatch(/yes yes yes/);
+    execFileSync('pdftoppm', ['-r', '40', '-gray', file, join(folder, 'page')]);
+    const pages = readdirSync(folder).filter((f) => f.startsWith('page'));
+    expect(pages.length).toBeGreaterThanOrEqual(3);
+    for (const p of pages) {
+      const pixels = readFileSync(join(folder, p)).subarray(20);
+      expect([p, pixels.some((x) => x < 100)]).toEqual([p, true]);
+    }
+    expect(statSync(file).size).toBeLessThan(400_000);
+  });
+  it('no word of the program has a letter that is lost on paper', () => {
+    const fonts = new Fonts();
+    const seen = new Set<string>();
+    const look = (x: unknown): void => {
+      if (typeof x === 'string') for (const l of x) seen.add(l);
+      else if (typeof x === 'object' && x !== null) Object.values(x).forEach(look);
+    };
+    look(words);
+    expect(seen.size).toBeGreaterThan(60);
+    seen.delete('?');
+    for (const letter of seen)
+      for (const style of ['text', 'bold', 'figure', 'strong'] as const) {
+        const drawn = fonts
+          .runs(`a${letter}`, style)
+          .map((r) => r.text)
+          .join('');
+        expect([letter, style, drawn.includes('?')]).toEqual([letter, style, false]);
+      }
+  });
+});
+
+describe('a dossier as data', () => {
+  it('as CSV: a row a coat, and nothing in it is a formula', async () => {
+    const { bytes, type } = await take('/machines/quarry/dossier.csv');
+    expect(type).toContain('text/csv');
+    const rows = parse<Record<string, string>>(bytes, { columns: true });
+    expect(rows).toHaveLength(1);
+    expect(rows[0]).toMatchObject({
+      part: 'Main frame, left',
+      product: 'Epoxy primer',
+      'film logged um': '57',
+      'film measured um': '62',
+      'RH %': '50',
+      'known by': 'lag',
+    });
+    expect(Number(rows[0]!['air C'])).toBeCloseTo(18, 0);
+    expect(rows[0]!['batch']).toBe("'=SUM(A1)");
+  });
+  it('as JSON: the same coats, with every entry and what stands of them', async () => {
+    const d = JSON.parse((await take(`/parts/${FRAME}/dossier.json`)).bytes.toString()) as Dossier;
+    expect(d.format).toBe('calvetta-dossier/1');
+    const [part] = d.parts;
+    expect(part!.coats).toMatchObject([{ loggedUm: 57, measuredUm: 62, batch: '=SUM(A1)' }]);
+    expect(part!.workedH).toBeCloseTo(1.5, 9);
+    const stored = (await app.call('GET', `/api/parts/${FRAME}`)).body.facts as { factId: string }[];
+    expect(part!.history.map((f) => f.factId).sort()).toEqual(stored.map((f) => f.factId).sort());
+  });
+  it('of what is not there is said so', async () => {
+    for (const path of ['/parts/none/dossier.pdf', '/machines/none/dossier.csv'])
+      expect((await take(path)).status).toBe(404);
+  });
+});

@@ -1,0 +1,367 @@
+import { TZDate } from '@date-fns/tz';
+import { format } from 'date-fns';
+import {
+  METRIC,
+  showFilm,
+  showTemperature,
+  type Dossier,
+  type DossierCoat,
+  type DossierPart,
+  type FactView,
+  type RouteStepView,
+} from '@calvetta/core';
+import type { ChainHead } from '@calvetta/contract';
+import {
+  ACCEPTANCE_WORDS,
+  ANSWER_WORDS,
+  CLOSED_WORDS,
+  FACT_WORDS,
+  factDetail,
+  findingName,
+  HEADLINE_WORDS,
+  SPENT_WORDS,
+  stepName,
+  SUBSTRATE_WORDS,
+  WHAT_WORDS,
+} from '@calvetta/contract/words';
+import { Fonts } from './fonts.ts';
+import { Paper } from './paper.ts';
+
+export interface PictureOnPaper {
+  readonly jpeg: Buffer;
+  readonly words: string;
+}
+/** What a document needs that is not in the dossier itself. */
+export interface Beside {
+  readonly head: ChainHead;
+  readonly picturesOf: (part: DossierPart) => Promise<readonly PictureOnPaper[]>;
+  /** Lets others have their turn; true: nobody waits for it any more. */
+  readonly isGivenUp: () => Promise<boolean>;
+}
+
+/** How the surface and air of a coat are known. */
+const SOURCE_WORDS = {
+  surface: 'measured on it',
+  lag: 'from the air measured there',
+  forecast: 'by forecast',
+  usual: 'as usual there',
+  assumed: 'assumed',
+} as const;
+const VERDICT_WORDS = { accepted: 'accepted', refused: 'not accepted', unknown: 'cannot be said' } as const;
+
+/** Writes a dossier; the stream of the paper carries it. Comes back when the last page is written, or it was given up. */
+export async function writeDossier(paper: Paper, d: Dossier, beside: Beside): Promise<void> {
+  const say = new Sayer(d);
+  frontPage(paper, d, say, beside.head);
+  for (const part of d.parts) {
+    if (await beside.isGivenUp()) break;
+    await onePart(paper, part, say, beside);
+  }
+  paper.end(`${d.shopName}, ${say.when(d.madeAtMs)}`);
+}
+export const newPaper = (d: Dossier): Paper => new Paper(d.title, new Fonts());
+
+class Sayer {
+  private readonly zone: string;
+  private readonly coins: Intl.NumberFormat;
+  private readonly digits: number;
+  constructor(d: Dossier) {
+    this.zone = d.zone;
+    this.coins = new Intl.NumberFormat('en-GB', { style: 'currency', currency: d.currency });
+    this.digits = this.coins.resolvedOptions().maximumFractionDigits ?? 2;
+  }
+  readonly when = (ms: number): string => format(new TZDate(ms, this.zone), 'd MMM yyyy HH:mm');
+  readonly money = (cents: number): string => this.coins.format(cents / 10 ** this.digits);
+  readonly film = (um: number): string => {
+    const s = showFilm(um, METRIC);
+    return `${s.text} ${s.unit}`;
+  };
+  readonly temp = (c: number, digits = 1): string => {
+    const s = showTemperature(c, METRIC, digits);
+    return `${s.text} ${s.unit}`;
+  };
+}
+
+function frontPage(paper: Paper, d: Dossier, say: Sayer, head: ChainHead): void {
+  const areaM2 = d.parts.reduce((s, p) => s + (p.detail.card.areaM2 ?? 0), 0);
+  const hours = d.parts.reduce((s, p) => s + p.workedH, 0);
+  const open = d.parts.reduce((s, p) => s + p.openFindings, 0);
+  paper.heading(d.title, 'title');
+  paper.line(`Record of its coatings, kept by ${d.shopName}. Made ${say.when(d.madeAtMs)}.`);
+  paper.space(8);
+  paper.facts([
+    ['Machine', d.machineName],
+    ['Parts', String(d.parts.length)],
+    ['Area', areaM2 > 0 ? `${areaM2.toFixed(1)} m²` : ''],
+    ['Hours logged', hours > 0 ? `${hours.toFixed(1)} h` : 'none'],
+    ['Findings open', String(open)],
+  ]);
+  paper.space(6);
+  paper.line(
+    'Limited to coatings and to what was entered. It is no certificate: of airworthiness, pressure, structure or lifting licensed people alone decide. Makers’ sheets and local rules come first.',
+  );
+  paper.heading('Parts', 'sub');
+  paper.table(
+    [
+      { head: 'Part', share: 5, cell: (p: DossierPart) => p.detail.card.name },
+      { head: 'Assembly', share: 4, cell: (p) => p.detail.card.assemblyName },
+      { head: 'State', share: 2, cell: (p) => HEADLINE_WORDS[p.detail.card.headline] },
+      { head: 'Coats', share: 1, isRight: true, cell: (p) => String(p.coats.length) },
+      { head: 'Steps left', share: 1.5, isRight: true, cell: (p) => String(p.stepsLeft.length) },
+      {
+        head: 'Open',
+        share: 1,
+        isRight: true,
+        cell: (p) => (p.openFindings > 0 ? String(p.openFindings) : ''),
+      },
+    ],
+    d.parts,
+  );
+  paper.heading('How to see that nothing was rewritten', 'sub');
+  paper.line(
+    `The record’s chain had ${head.seq} links when this was made; its end was ${head.hash.slice(0, 32).replace(/(.{4})(?=.)/g, '$1 ')}. ` +
+      'Give that end to “Is it whole?” in the Ledger, or to bin/verify: if the chain still holds it, nothing up to then was changed, taken out or put in. It does not show that what was written is true.',
+  );
+}
+
+async function onePart(paper: Paper, p: DossierPart, say: Sayer, beside: Beside): Promise<void> {
+  const { detail } = p;
+  const { card, survey } = detail;
+  paper.newPage();
+  paper.heading(card.name, 'heading');
+  paper.line(`${card.assemblyName}, ${card.machineName}`, { isQuiet: true });
+  paper.space(4);
+  paper.facts([
+    ['Metal', SUBSTRATE_WORDS[card.substrate]],
+    ['State', HEADLINE_WORDS[card.headline]],
+    ['Mass', detail.massKg === null ? 'not known' : `${detail.massKg} kg`],
+    ['Area', card.areaM2 === null ? 'not known' : `${card.areaM2} m²`],
+    ['Thickness', detail.thicknessMm === null ? '' : `${detail.thicknessMm} mm`],
+    ['Pair', p.pairName ?? ''],
+    ['Where it lives', survey ? (ANSWER_WORDS[survey.category] ?? survey.category) : 'not surveyed'],
+    ['Finish', survey ? (ANSWER_WORDS[survey.finish] ?? survey.finish) : ''],
+    ['Colour', detail.colourGroup ?? ''],
+    ['Hours', p.workedH > 0 ? `${p.workedH.toFixed(1)} h` : 'none logged'],
+    ['Spent', spentText(p, say)],
+  ]);
+  filmOn(paper, p, say);
+  const pictures = await beside.picturesOf(p);
+  if (pictures.length > 0) {
+    paper.heading('Pictures', 'sub');
+    paper.pictures(pictures);
+  }
+  routeAndTests(paper, p, say);
+  openMatters(paper, p);
+  recipe(paper, p);
+  paper.heading('Everything on record', 'sub');
+  paper.table(
+    [
+      { head: 'When', share: 2.2, cell: (f: FactView) => say.when(originOf(f)) },
+      {
+        head: 'What',
+        share: 2.4,
+        cell: (f) => `${FACT_WORDS[f.kind]}${f.face === null ? '' : `, ${f.face}`}`,
+      },
+      { head: 'Said', share: 8, cell: (f) => factText(f, detail.route, say) },
+      { head: '', share: 1.6, cell: (f) => (f.isStanding ? '' : 'taken back') },
+    ],
+    p.history.filter((f) => f.kind !== 'voided'),
+  );
+}
+const originOf = (f: FactView): number => f.endedAtMs ?? f.happenedAtMs;
+
+function spentText(p: DossierPart, say: Sayer): string {
+  const paint = p.detail.paintCents;
+  const parts = [
+    paint === null ? null : `paint ${say.money(Math.round(paint))}`,
+    ...Object.entries(p.spentCents).map(([on, cents]) =>
+      cents > 0 ? `${SPENT_WORDS[on as keyof typeof SPENT_WORDS]} ${say.money(cents)}` : null,
+    ),
+  ];
+  return parts.filter((x) => x !== null).join(', ');
+}
+
+/** The film that is on: in cut, coat by coat, and as it was read. */
+function filmOn(paper: Paper, p: DossierPart, say: Sayer): void {
+  paper.heading('Film', 'sub');
+  if (p.coats.length === 0) {
+    paper.line('No coat is on record.');
+    return;
+  }
+  const face = p.coats[0]!.face;
+  const layers = p.detail.card.layers;
+  paper.section(
+    layers.filter((l) => !l.isPlanned).map((l) => ({ name: l.name, um: l.dftUm, colour: l.colour })),
+  );
+  if (p.detail.card.faceCount > 1) paper.line(`Drawn: face ${face}.`, { isQuiet: true, size: 'small' });
+  paper.table(
+    [
+      {
+        head: 'Coat',
+        share: 1.2,
+        cell: (c: DossierCoat) => `${p.detail.card.faceCount > 1 ? `${c.face} ` : ''}${c.no}`,
+      },
+      { head: 'Product, sheet', share: 4.4, cell: (c) => `${c.productName} (${c.sheetId})` },
+      { head: 'Batch', share: 2.6, cell: batchText },
+      { head: 'Film', share: 2.6, cell: (c) => filmText(c, say) },
+      {
+        head: 'Finished',
+        share: 3,
+        cell: (c) => `${say.when(c.atMs)}${c.personName === null ? '' : `, ${c.personName}`}`,
+      },
+      { head: 'Metal, air, above dew', share: 4.6, cell: (c) => airText(c, say) },
+    ],
+    p.coats,
+  );
+  for (const c of p.coats)
+    if (c.reason !== null) paper.line(`Coat ${c.no} went on against a rule: ${c.reason}`);
+  if (p.films.length > 0)
+    paper.table(
+      [
+        { head: 'Read', share: 3, cell: (f: DossierPart['films'][number]) => say.when(f.atMs) },
+        { head: 'By', share: 1.6, cell: (f) => (f.by === 'comb' ? 'wet comb' : `gauge, ${f.n}`) },
+        { head: 'Mean', share: 1.6, isRight: true, cell: (f) => say.film(f.meanUm) },
+        {
+          head: 'Least, most',
+          share: 2.6,
+          isRight: true,
+          cell: (f) => `${say.film(f.leastUm)}, ${say.film(f.mostUm)}`,
+        },
+        { head: 'For', share: 1.6, isRight: true, cell: (f) => say.film(f.nominalUm) },
+        {
+          head: 'Verdict',
+          share: 4,
+          cell: (f) =>
+            f.verdict === null
+              ? 'a prediction'
+              : `${VERDICT_WORDS[f.verdict]} by ${ACCEPTANCE_WORDS[f.rule as keyof typeof ACCEPTANCE_WORDS]}`,
+        },
+      ],
+      p.films,
+    );
+}
+
+const batchText = (c: DossierCoat): string =>
+  [
+    c.batch ?? 'not noted',
+    c.hardenerBatch === null ? null : `hardener ${c.hardenerBatch}`,
+    c.thinPct === null || c.thinPct === 0 ? null : `thinned ${c.thinPct.toFixed(0)} %`,
+    c.mixAgeMin === null ? null : `mix ${c.mixAgeMin.toFixed(0)} min old`,
+  ]
+    .filter((x) => x !== null)
+    .join(', ');
+const filmText = (c: DossierCoat, say: Sayer): string =>
+  c.measuredUm === null
+    ? `${say.film(c.loggedUm)} as logged`
+    : `${say.film(c.measuredUm)} measured${c.thinnestUm === null ? '' : `, thinnest ${say.film(c.thinnestUm)}`}`;
+function airText({ air }: DossierCoat, say: Sayer): string {
+  if (air === null) return 'not known';
+  const dew = air.dewMarginK === null ? 'dew not known' : `${air.dewMarginK.toFixed(1)} K above dew`;
+  const rh = air.rhPct === null ? '' : `, ${air.rhPct.toFixed(0)} %`;
+  return `${say.temp(air.surfaceC)}, air ${say.temp(air.airC)}${rh}, ${dew} (${SOURCE_WORDS[air.source]})`;
+}
+
+/** The route with what is recorded of each step; and what was found. */
+function routeAndTests(paper: Paper, p: DossierPart, say: Sayer): void {
+  const { route, routeSet } = p.detail;
+  paper.heading('Route', 'sub');
+  if (route.length === 0) paper.line('No route was set.');
+  else {
+    if (routeSet?.reason) paper.line(`Set against a rule: ${routeSet.reason}`);
+    paper.table(
+      [
+        { head: 'Step', share: 6, cell: (s: RouteStepView) => stepText(s) },
+        { head: 'Recorded', share: 6, cell: (s) => recordText(s, say) },
+      ],
+      route,
+    );
+  }
+  if (p.findings.length > 0) {
+    paper.heading('Found', 'sub');
+    paper.table(
+      [
+        {
+          head: 'When',
+          share: 2.4,
+          cell: (f: DossierPart['findings'][number]) => say.when(f.fact.happenedAtMs),
+        },
+        {
+          head: 'What',
+          share: 4,
+          cell: (f) => `${findingName(f)}${f.fact.body.note ? `: ${f.fact.body.note}` : ''}`,
+        },
+        {
+          head: 'What became of it',
+          share: 6,
+          cell: (f) =>
+            f.closed === null
+              ? 'open'
+              : [CLOSED_WORDS[f.closed.body.how], f.closed.body.by, f.closed.body.reason]
+                  .filter((x) => x !== undefined)
+                  .join(', '),
+        },
+      ],
+      p.findings,
+    );
+  }
+}
+const stepText = (s: RouteStepView): string =>
+  [
+    stepName(s),
+    s.what === null ? null : (WHAT_WORDS[s.what] ?? s.what),
+    s.sheetId === null ? null : `${s.coats} × ${s.dftUm ?? '?'} µm`,
+  ]
+    .filter((x) => x !== null)
+    .join(', ');
+function recordText(s: RouteStepView, say: Sayer): string {
+  if (s.sheetId !== null) return `${s.coatsDone} of ${s.coats} on`;
+  if (s.record?.status !== 'recorded')
+    return s.record?.status === 'not-recorded' ? 'not recorded' : 'to come';
+  const { atMs, found, passed } = s.record;
+  return [
+    atMs === null ? 'done, time not known' : say.when(atMs),
+    passed === null ? null : passed ? 'passed' : 'failed',
+    found,
+  ]
+    .filter((x) => x !== null)
+    .join(', ');
+}
+
+function openMatters(paper: Paper, p: DossierPart): void {
+  const left = p.detail.route.filter((s) => p.stepsLeft.includes(s.stepId));
+  if (left.length === 0 && p.openFindings === 0) return;
+  paper.heading('Still open', 'sub');
+  if (p.openFindings > 0) paper.line(`${p.openFindings} of what was found.`);
+  if (left.length > 0) paper.line(`Steps not on record: ${left.map(stepText).join('; ')}.`);
+}
+
+/** What a later hand needs to lay the same again: product, batch, film, how. */
+function recipe(paper: Paper, p: DossierPart): void {
+  if (p.coats.length === 0) return;
+  paper.heading('To repeat it', 'sub');
+  for (const face of new Set(p.coats.map((c) => c.face))) {
+    const own = p.coats.filter((c) => c.face === face);
+    paper.line(
+      `${own.length === p.coats.length ? '' : `Face ${face}: `}${own
+        .map(
+          (c) =>
+            `${c.productName}, ${c.loggedUm.toFixed(0)} µm${c.tool === null ? '' : ` by ${c.tool}`}${c.batch === null ? '' : `, batch ${c.batch}`}`,
+        )
+        .join('; then ')}.`,
+    );
+  }
+}
+
+function factText(f: FactView, route: readonly RouteStepView[], say: Sayer): string {
+  const step = f.kind === 'step-done' ? route.find((s) => s.stepId === f.body.stepId) : undefined;
+  return factDetail(
+    f,
+    {
+      productName: f.productName,
+      placeName: f.placeName,
+      mixText: f.mix === null ? null : `mix ${Math.round(f.mix.ageMinutes)} min old`,
+      stepName: step ? stepName(step) : null,
+    },
+    { film: say.film, temp: say.temp, money: say.money },
+  );
+}

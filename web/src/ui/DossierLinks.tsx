@@ -1,0 +1,22 @@
+interface Props {
+  readonly of: 'machines' | 'parts';
+  readonly id: string;
+}
+
+/** What may be taken away of a machine or a part: on paper, for a spreadsheet, as data. */
+export function DossierLinks({ of, id }: Props) {
+  const at = (form: string): string => `/api/${of}/${encodeURIComponent(id)}/dossier.${form}`;
+  return (
+    <span className="flex flex-wrap gap-x-3 text-[14px]">
+      <a className="underline underline-offset-2" href={at('pdf')} target="_blank" rel="noreferrer">
+        Dossier, PDF
+      </a>
+      <a className="underline underline-offset-2" href={at('csv')} download>
+        CSV
+      </a>
+      <a className="underline underline-offset-2" href={at('json')} download>
+        JSON
+      </a>
+    </span>
+  );
+}
