@@ -1,3 +1,11 @@
+import type { MonthOfAir } from '@calvetta/core';
+
+/** What was measured of a place's own air over the months; nothing indoors. */
+export interface PlaceClimate {
+  readonly isOutdoors: boolean;
+  readonly months: readonly MonthOfAir[];
+}
+
 /** The newest link of a workshop's chain: what somebody writes down to be able to see later that nothing before it was changed. */
 export interface ChainHead {
   /** How many links there are. */

@@ -1,5 +1,5 @@
 import type { ChainFault } from '../chain.ts';
-import type { Mark, SpentOn, WorkOp } from '@calvetta/core';
+import type { ClimateSetting, Mark, SpentOn, WorkOp } from '@calvetta/core';
 
 export const WORK_WORDS: Readonly<Record<WorkOp, string>> = {
   clean: 'cleaning',
@@ -16,6 +16,14 @@ export const SPENT_WORDS: Readonly<Record<SpentOn, string>> = {
   contractor: 'contractor',
   'bought-part': 'bought part',
   other: 'other',
+};
+/** What stands round a place outdoors: by it salt and soot settle. */
+export const SETTING_WORDS: Readonly<Record<ClimateSetting, string>> = {
+  country: 'open country',
+  town: 'town',
+  works: 'works and traffic',
+  coast: 'near the coast',
+  surf: 'in the surf’s spray',
 };
 export const MARK_WORDS: Readonly<Record<Mark, string>> = {
   metal: 'metal',

@@ -1,4 +1,4 @@
-import type { AirReading, ForecastHour, OwnReading, Span } from '@calvetta/core';
+import type { MonthOfAir, AirReading, ForecastHour, OwnReading, Span } from '@calvetta/core';
 import type { Db } from '../db/db.ts';
 
 export interface ReadingRow {
@@ -109,6 +109,28 @@ export async function recentReadings(
     [workshopId, placeId, sinceMs],
   );
   return rows.map(toReading);
+}
+
+/**
+ * A place's months, as it was measured: hours count alike however often they were read, then the months over their hours. Days are those
+ * with a reading, where the shop is.
+ */
+export async function monthsOfAir(
+  db: Db,
+  workshopId: string,
+  placeId: string,
+  zone: string,
+): Promise<MonthOfAir[]> {
+  const { rows } = await db.query<MonthOfAir>(
+    `with hourly as (
+       select date_trunc('hour', at at time zone $3) as hour, avg(air_c) as c, avg(rh_pct) as rh
+         from reading where workshop_id = $1 and place_id = $2 group by 1)
+     select to_char(hour, 'YYYY-MM') as month, count(distinct date_trunc('day', hour))::int as days,
+       avg(c)::float8 as "meanC", avg(rh)::float8 as "meanRhPct"
+       from hourly group by 1 order by 1`,
+    [workshopId, placeId, zone],
+  );
+  return rows;
 }
 
 /** Contact readings of probes that sit on a part. */

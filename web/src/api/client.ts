@@ -10,6 +10,7 @@ import {
   type MachinesResponse,
   type PartDetail,
   type PlaceAirResponse,
+  type PlaceClimate,
   type PlanResponse,
   type SheetsResponse,
   type ShelfResponse,
@@ -128,6 +129,8 @@ export const verifyLedger = (head: string): Promise<ChainVerdict> =>
   call(`/ledger/verify${head === '' ? '' : `?head=${encodeURIComponent(head)}`}`);
 export const getPlaceAir = (placeId: string): Promise<PlaceAirResponse> =>
   call(`/places/${encodeURIComponent(placeId)}/air?points=500`);
+export const getClimate = (placeId: string): Promise<PlaceClimate> =>
+  call(`/places/${encodeURIComponent(placeId)}/climate`);
 export const getSheets = (): Promise<SheetsResponse> => call('/sheets');
 export const getPlan = (): Promise<PlanResponse> => call('/plan');
 /** All that is derived from: what a plan is made of beside the page. */

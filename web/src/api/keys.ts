@@ -12,6 +12,7 @@ export const KEYS = {
   recall: (batch: string) => ['ledger', 'recall', batch],
   hours: ['ledger', 'hours'],
   air: (placeId: string | null) => ['air', placeId],
+  climate: (placeId: string) => ['climate', placeId],
   sheets: ['sheets'],
   templates: ['templates'],
   plan: ['plan'],

@@ -8,6 +8,7 @@ import { flushOutbox } from '../record/outbox.ts';
 import {
   Refused,
   getBench,
+  getClimate,
   getHours,
   getInspect,
   getInspectList,
@@ -87,6 +88,8 @@ export const usePlaceAir = (placeId: string | null) =>
     enabled: placeId !== null,
     refetchInterval: RENEW_MS,
   });
+export const useClimate = (placeId: string) =>
+  useQuery({ queryKey: KEYS.climate(placeId), queryFn: () => getClimate(placeId), staleTime: 3_600_000 });
 export const useSheets = () => useQuery({ queryKey: KEYS.sheets, queryFn: getSheets, staleTime: 300_000 });
 
 export const usePlan = () => useQuery({ queryKey: KEYS.plan, queryFn: getPlan, staleTime: 300_000 });

@@ -108,13 +108,11 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
     const seen = evidence ? { evidence } : {};
     save.run(() => record({ ...common, ...when, ...seen, kind, body }), onClose);
   };
-  const voidIt = (): void => {
-    const when = { happenedMs: Date.now(), endedMs: null };
-    save.run(() => record({ ...common, ...when, kind: 'voided', body: {} }), onClose);
-  };
-  const refusal = save.refused?.body;
-  const both = refusal?.code === 'superseded-already' ? refusal.details : null;
-  const stored = both && (both.stored as FactView);
+  const voidIt = (): void =>
+    save.run(
+      () => record({ ...common, happenedMs: Date.now(), endedMs: null, kind: 'voided', body: {} }),
+      onClose,
+    );
   const whoAndWhen = (
     <>
       <WhoAndWhen
@@ -137,17 +135,14 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
     <div className="flex flex-col gap-4">
       {correct ? null : <KindChoice kind={kind} onKind={onKind} />}
       <FormTrouble words={save.trouble} />
-      {stored ? (
-        <BothVersions
-          theirs={stored}
-          mine={(both.sent as { body: Record<string, unknown> }).body}
-          onTheirs={onClose}
-          onMine={() => {
-            setSupersedes(stored.factId);
-            save.clear();
-          }}
-        />
-      ) : null}
+      <Superseded
+        save={save}
+        onTheirs={onClose}
+        onMine={(factId) => {
+          setSupersedes(factId);
+          save.clear();
+        }}
+      />
       {kind === 'coated' ? (
         <CoatForm {...{ part, face, save, submit, ...(correct ? { correct } : {}) }} isNow={atMs === null}>
           {whoAndWhen}
@@ -165,6 +160,22 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
         </SimpleForm>
       )}
     </div>
+  );
+}
+
+interface SupersededProps {
+  readonly save: Save;
+  readonly onTheirs: () => void;
+  readonly onMine: (factId: string) => void;
+}
+/** Somebody else corrected it meanwhile: both are shown, and one is chosen. */
+function Superseded({ save, onTheirs, onMine }: SupersededProps) {
+  const refusal = save.refused?.body;
+  if (refusal?.code !== 'superseded-already' || !refusal.details.stored) return null;
+  const stored = refusal.details.stored as FactView;
+  const { body } = refusal.details.sent as { body: Record<string, unknown> };
+  return (
+    <BothVersions theirs={stored} mine={body} onTheirs={onTheirs} onMine={() => onMine(stored.factId)} />
   );
 }
 

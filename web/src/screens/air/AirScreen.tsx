@@ -14,6 +14,7 @@ import { Waiting } from '../../ui/Trouble.tsx';
 import { duration, moment } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
+import { Climate } from './Climate.tsx';
 import { HeatIt } from './HeatIt.tsx';
 import { Probes } from './Probes.tsx';
 import { Heading } from '../../ui/Heading.tsx';
@@ -130,6 +131,7 @@ function PlaceAir({ air }: { readonly air: PlaceAirResponse }) {
         <div className="flex flex-col gap-4">
           {isFresh ? <HeatIt air={air} now={now} /> : null}
           <Probes air={air} />
+          <Climate place={air.place} />
         </div>
       </div>
     </div>
