@@ -60,6 +60,15 @@ export function demoHours(
       add(partId, 'worked', agoOf(acts[acts.length - 1]!), { on, minutes }, null, 0, who);
     }
   }
+  add(
+    'quarry.cab-roof',
+    'reminder-set',
+    120,
+    { text: 'given five years: new sheet or let in patches along the gutter', onDay: '2031-03-01' },
+    null,
+    0,
+    'ruth',
+  );
   for (const [partId, hoursAgo, on, cents, note] of [
     ['quarry.main-frame-left', 150, 'contractor', 38_000, 'blasting at the yard, both frames'],
     ['quarry.saddle-tank', 90, 'consumables', 4_250, 'discs and masking'],

@@ -111,6 +111,7 @@ export const MACHINES = [
         parts: parts(`
         Aileron, port         | aluminium-wrought | 4.6 | 0.9 | 0.8 | 2 | aero | booth | bare-abraded | signal cream
         Aileron, starboard    | aluminium-wrought | 4.6 | 0.9 | 0.8 | 2 | aero | shed  | waiting | signal cream
+        Wing float, spare     | aluminium-wrought | 11 | 2.1 | 1.2 | 2 | aero | booth | two-years | signal cream
         Flap, port            | aluminium-wrought | 5.8 | 1.1 | 0.8 | 2 | aero | booth | cured | signal cream
         Flap, starboard       | aluminium-wrought | 5.8 | 1.1 | 0.8 | 2 | aero | booth | cured | signal cream
         Strut fairings        | aluminium-wrought | 2.2 | 0.6 | 0.7 | 1 | etchmistake | booth | refused |`),

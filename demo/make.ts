@@ -194,6 +194,11 @@ const RECIPES: Readonly<Record<string, (p: PartLine, partId: string) => void>> =
   curing: (_p, id) => coated(id, coatsOf(id).length, 40),
   'curing-fresh': (_p, id) => coated(id, coatsOf(id).length, 8),
   cured: (_p, id) => coated(id, coatsOf(id).length, 420),
+  'two-years': (_p, id) => {
+    coated(id, coatsOf(id).length, 17_300);
+    // Looked at after its first year; the second look has been due for some days.
+    add(id, 'cared', 8_960, { job: 'look', found: 'nothing' });
+  },
   baked: (p, id) => {
     coated(id, coatsOf(id).length, 80);
     add(id, 'baked', 60, { tempC: 200, minutes: 60 });
@@ -209,15 +214,17 @@ function slug(text: string): string {
 
 function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): ShopPart {
   const partId = `${machineId}.${slug(p.name)}`;
-  add(partId, 'moved', 700, {
+  // Finished two years ago: what stands at its beginning is older still.
+  const beginH = p.state === 'two-years' ? 18_000 : 700;
+  add(partId, 'moved', beginH, {
     placeId: p.state === 'suspect' || p.state === 'held-open' ? 'booth' : p.place,
   });
   const isPair = pairOf.has(partId);
   const route = routeFor(partId, p, isPair);
   keepRoute(partId, route, p.route === 'oldstock');
   stepsBy.set(partId, route.steps);
-  add(partId, 'surveyed', 690, { survey: route.survey });
-  add(partId, 'route-set', 689, {
+  add(partId, 'surveyed', beginH - 10, { survey: route.survey });
+  add(partId, 'route-set', beginH - 11, {
     routeId: route.routeId,
     origin: route.origin,
     steps: route.steps,
@@ -226,7 +233,7 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
   const recipe = RECIPES[p.state];
   if (!recipe) throw new Error(`no recipe for ${p.state}`);
   recipe(p, partId);
-  toLog.push(() => logSteps(partId, route.steps, ['cured', 'baked'].includes(p.state)));
+  toLog.push(() => logSteps(partId, route.steps, ['cured', 'baked', 'two-years'].includes(p.state)));
   return {
     partId,
     name: p.name,

@@ -416,3 +416,14 @@ export {
   type DossierFilm,
   type DossierPart,
 } from './shop/views/dossier.ts';
+
+// aftercare
+export { CARE_FOUND, CARE_JOBS, type CareFound, type CareJob } from './aftercare/jobs.ts';
+export { REFERENCE_WET_H } from './aftercare/care.ts';
+export {
+  careView,
+  type CareLine,
+  type CareView,
+  type LifeBand,
+  type ReminderLine,
+} from './shop/views/care.ts';

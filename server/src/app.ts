@@ -2,6 +2,7 @@ import compression from 'compression';
 import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import { backupRoutes } from './backup/backup.routes.ts';
+import { careRoutes } from './aftercare/care.routes.ts';
 import { benchRoutes } from './bench/bench.routes.ts';
 import type { Deps } from './deps.ts';
 import { dossierRoutes } from './dossier/dossier.routes.ts';
@@ -48,6 +49,7 @@ export const routersOf = (deps: Deps): Router[] =>
     backupRoutes,
     ledgerRoutes,
     dossierRoutes,
+    careRoutes,
   ].map((routes) => routes(deps));
 
 const TABLE = ['application/json', 'text/csv'];

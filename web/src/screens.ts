@@ -2,6 +2,7 @@ import {
   Anvil,
   Beaker,
   BookOpenText,
+  CalendarHeart,
   CalendarRange,
   CloudDrizzle,
   Library,
@@ -60,6 +61,11 @@ export const SCREENS: readonly Screen[] = [
   },
   { path: '/start/:step', View: lazy(() => import('./screens/start/StepsScreen.tsx')), rail: null },
   { path: '/shelf/labels', View: lazy(() => import('./screens/shelf/LabelsScreen.tsx')), rail: null },
+  {
+    path: '/aftercare',
+    View: lazy(() => import('./screens/aftercare/AftercareScreen.tsx')),
+    rail: { word: 'Aftercare', key: 'c', Icon: CalendarHeart },
+  },
   {
     path: '/ledger',
     View: lazy(() => import('./screens/ledger/LedgerScreen.tsx')),

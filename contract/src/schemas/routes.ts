@@ -111,6 +111,8 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/parts/:partId/dossier.csv', 'The coats of a part, for a spreadsheet', { answers: 'text/csv' }),
   get('/parts/:partId/dossier.json', 'The dossier of a part, as data'),
   get('/places/:placeId/climate', 'The months of a place’s own outdoor air, for how corrosive it is'),
+  get('/aftercare', 'What finished parts are to be looked after by, and when; what comes back on its day'),
+  get('/aftercare.ics', 'The same as a calendar', { answers: 'text/calendar' }),
   get('/ledger', 'The record as a river: lanes by machine, and the newest entries that match', {
     query: ['from', 'to', 'machine', 'part', 'person', 'product', 'batch', 'mark', 'words'],
   }),

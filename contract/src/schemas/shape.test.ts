@@ -7,7 +7,15 @@ import { joiOf, jsonSchemaOf } from './shape.ts';
 const ajv = new Ajv2020({
   strict: true,
   strictRequired: false,
-  formats: { uuid: /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/ },
+  formats: {
+    date: (text) => {
+      const at = Date.parse(`${text}T00:00:00Z`);
+      return (
+        /^\d{4}-\d\d-\d\d$/.test(text) && !Number.isNaN(at) && new Date(at).toISOString().startsWith(text)
+      );
+    },
+    uuid: /^[0-9a-f]{8}-[0-9a-f]{4}-[1-8][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/,
+  },
 });
 const KINDS = Object.entries({ ...PART_FACTS, ...STOCK_FACTS }).map(
   ([name, k]) => [name, k.body as DataShape] as const,
@@ -24,6 +32,16 @@ function near(shape: DataShape, r: Random): unknown {
       return 'a'.repeat(pick(r, [1, 2, shape.most, shape.most + 1]));
     case 'id':
       return pick(r, ['epoxy.1', 'a', 'a b', 'x'.repeat(64), 'x'.repeat(65)]);
+    case 'day':
+      return pick(r, [
+        '2031-03-05',
+        '2028-02-29',
+        '2031-02-29',
+        '2031-02-30',
+        '2031-13-01',
+        '5 March',
+        '2031-3-5',
+      ]);
     case 'uuid':
       return pick(r, ['0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', 'none']);
     case 'number':

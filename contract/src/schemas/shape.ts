@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { day } from './time.ts';
 import { uuid } from './uuid.ts';
 import type { DataShape } from '@calvetta/core';
 import { routeStep, survey } from './route.ts';
@@ -16,6 +17,8 @@ export function joiOf(shape: DataShape): Joi.Schema {
       return Joi.string().trim().min(1).max(shape.most);
     case 'id':
       return Joi.string().trim().min(1).max(MOST_ID).pattern(SHOP_ID, 'id');
+    case 'day':
+      return day;
     case 'uuid':
       return uuid;
     case 'number': {
@@ -52,6 +55,8 @@ export function jsonSchemaOf(shape: DataShape): Record<string, unknown> {
       return { type: 'string', minLength: 1, maxLength: shape.most };
     case 'id':
       return { type: 'string', minLength: 1, maxLength: MOST_ID, pattern: SHOP_ID.source };
+    case 'day':
+      return { type: 'string', format: 'date' };
     case 'uuid':
       return { type: 'string', format: 'uuid' };
     case 'number':

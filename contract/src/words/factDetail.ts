@@ -1,5 +1,6 @@
 import { rustDegree, type Fact, type FactBodies } from '@calvetta/core';
 import { FACT_WORDS, STEP_WORDS, TEST_WORDS } from './bench.ts';
+import { CARE_FOUND_WORDS, CARE_WORDS } from './care.ts';
 import { EVIDENCE_WORDS } from './evidence.ts';
 import { FAULT_WORDS, SIGN_WORDS } from './faults.ts';
 import {
@@ -103,6 +104,12 @@ export function factDetail(fact: Fact, named: NamedInFact, units: FigureWords): 
       );
     case 'spent':
       return listed(SPENT_WORDS[fact.body.on], units.money(fact.body.cents), fact.body.note);
+    case 'cared':
+      return listed(CARE_WORDS[fact.body.job].name, CARE_FOUND_WORDS[fact.body.found], fact.body.note);
+    case 'reminder-set':
+      return `${fact.body.onDay}: ${fact.body.text}`;
+    case 'reminder-done':
+      return fact.body.note ?? '';
     case 'noted':
       return fact.body.text;
     default:

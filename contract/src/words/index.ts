@@ -1,3 +1,4 @@
+export * from './care.ts';
 export * from './errors.ts';
 export * from './bench.ts';
 export * from './why.ts';

@@ -8,6 +8,8 @@ export type Ref = 'part' | 'place' | 'person' | 'sheet' | 'mix' | 'tin' | 'fact'
 
 type Described =
   | { readonly is: 'text'; readonly most: number }
+  /** A calendar day, `2031-03-05`. */
+  | { readonly is: 'day' }
   | { readonly is: 'id' | 'uuid'; readonly of: Ref | null }
   | {
       readonly is: 'number';
@@ -44,6 +46,8 @@ type FitsAll<N extends Fields, M extends Fields> = { readonly [K in keyof N]: Fi
 
 /** Trimmed, never empty, at most so many characters. */
 export const text = (most: number): Shape<string> => ({ is: 'text', most });
+/** A calendar day, `2031-03-05`. */
+export const day = (): Shape<string> => ({ is: 'day' });
 /** An id the shop gives, of letters, digits, dots, colons and hyphens. */
 export const id = (of: Ref | null = null): Shape<string> => ({ is: 'id', of });
 /** An id a device makes. */

@@ -1,5 +1,6 @@
 import {
   above0,
+  day,
   id,
   list,
   named,
@@ -14,6 +15,7 @@ import {
   type Fits,
 } from '../base/shape.ts';
 import type { BarePrep } from '../cure/bare.ts';
+import { CARE_FOUND, CARE_JOBS } from '../aftercare/jobs.ts';
 import { ACCEPTANCE } from '../film/accept.ts';
 import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
 import { GAUGE_ZEROS, PROFILES } from '../film/readings.ts';
@@ -293,6 +295,14 @@ export const PART_FACTS = {
   ),
   /** Money that went on it and is no paint, in the smallest unit of the shop's currency. */
   spent: kind('Spent', object({ on: oneOf(SPENT_ON), cents: whole(1, 1_000_000_000) }, { note: text(300) })),
+  /** Looked after, once it is finished; what was found then becomes a finding. */
+  cared: kind(
+    'Looked after',
+    object({ job: oneOf(CARE_JOBS), found: oneOf(CARE_FOUND) }, { note: text(300) }),
+  ),
+  /** A decision that comes back on its day. */
+  'reminder-set': kind('To come back to', object({ text: text(300), onDay: day() })),
+  'reminder-done': kind('Came back to', object({ reminderId: uuid('fact') }, { note: text(300) })),
   noted: kind('Noted', object({ text: text(2000) })),
   voided: kind('Voided', object({}, { reason }), { isVoiding: true }),
 } as const;

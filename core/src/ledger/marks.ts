@@ -73,6 +73,9 @@ export const MARK_OF: Readonly<Record<FactKind, Mark>> = {
   'adhesion-tried': 'check',
   worked: 'work',
   spent: 'work',
+  cared: 'check',
+  'reminder-set': 'note',
+  'reminder-done': 'note',
   noted: 'note',
   voided: 'note',
 };

@@ -19,6 +19,7 @@ import {
   type TemplatesResponse,
 } from '@calvetta/contract';
 import type {
+  CareView,
   HoursView,
   InspectList,
   InspectView,
@@ -123,6 +124,7 @@ export const getInspectList = (): Promise<InspectList> => call('/inspect');
 export const getRiver = (query: string): Promise<RiverView> => call(`/ledger?${query}`);
 export const getRecall = (batch: string): Promise<RecallView> =>
   call(`/ledger/recall?batch=${encodeURIComponent(batch)}`);
+export const getCare = (): Promise<CareView> => call('/aftercare');
 export const getHours = (): Promise<HoursView> => call('/ledger/hours');
 /** The chain worked out again; with an end that somebody wrote down, whether it is in it. */
 export const verifyLedger = (head: string): Promise<ChainVerdict> =>

@@ -8,6 +8,7 @@ import { flushOutbox } from '../record/outbox.ts';
 import {
   Refused,
   getBench,
+  getCare,
   getClimate,
   getHours,
   getInspect,
@@ -80,6 +81,7 @@ export const useRiver = (query: string) =>
   });
 export const useRecall = (batch: string) =>
   useQuery({ queryKey: KEYS.recall(batch), queryFn: () => getRecall(batch), enabled: batch !== '' });
+export const useCare = () => useQuery({ queryKey: KEYS.care, queryFn: getCare });
 export const useHours = () => useQuery({ queryKey: KEYS.hours, queryFn: getHours });
 export const usePlaceAir = (placeId: string | null) =>
   useQuery({

@@ -14,6 +14,7 @@ describe('screens', () => {
       '/mix',
       '/shelf',
       '/inspect',
+      '/aftercare',
       '/ledger',
       '/air',
       '/reference',
