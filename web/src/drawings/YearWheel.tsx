@@ -80,39 +80,45 @@ export function YearWheel({ nowMs, marks, chosenId, onChoose }: Props) {
       })}
       <path d={`M${MID} ${MID}L${hx} ${hy}`} stroke="var(--mark)" strokeWidth={2} />
       <circle cx={MID} cy={MID} r={4} fill="var(--mark)" />
-      {marks.map((k) => {
-        const [x, y] = at(angleOf(k.atMs), RIM - (k.ring + 0.5) * RING_PX);
-        const isChosen = k.id === chosenId;
-        return (
-          <g
-            key={k.id}
-            role="button"
-            tabIndex={0}
-            aria-label={k.words}
-            aria-pressed={isChosen}
-            className="cursor-pointer"
-            onClick={() => onChoose(k.id)}
-            onKeyDown={(e) => {
-              if (e.key === 'Enter' || e.key === ' ') {
-                e.preventDefault();
-                onChoose(k.id);
-              }
-            }}
-          >
-            <title>{k.words}</title>
-            <circle cx={x} cy={y} r={11} fill="transparent" />
-            <rect
-              x={x - 5}
-              y={y - 5}
-              width={10}
-              height={10}
-              fill={isChosen ? 'var(--chosen)' : k.isDue ? 'var(--bad)' : 'var(--panel)'}
-              stroke={k.isDue ? 'var(--bad)' : 'var(--ink)'}
-              strokeWidth={1.4}
-            />
-          </g>
-        );
-      })}
+      {marks.map((k) => (
+        <Mark key={k.id} mark={k} isChosen={k.id === chosenId} onChoose={onChoose} />
+      ))}
     </svg>
+  );
+}
+
+interface MarkProps {
+  readonly mark: WheelMark;
+  readonly isChosen: boolean;
+  readonly onChoose: (id: string) => void;
+}
+function Mark({ mark: k, isChosen, onChoose }: MarkProps) {
+  const [x, y] = at(angleOf(k.atMs), RIM - (k.ring + 0.5) * RING_PX);
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={k.words}
+      aria-pressed={isChosen}
+      className="cursor-pointer"
+      onClick={() => onChoose(k.id)}
+      onKeyDown={(e) => {
+        if (e.key !== 'Enter' && e.key !== ' ') return;
+        e.preventDefault();
+        onChoose(k.id);
+      }}
+    >
+      <title>{k.words}</title>
+      <circle cx={x} cy={y} r={11} fill="transparent" />
+      <rect
+        x={x - 5}
+        y={y - 5}
+        width={10}
+        height={10}
+        fill={isChosen ? 'var(--chosen)' : k.isDue ? 'var(--bad)' : 'var(--panel)'}
+        stroke={k.isDue ? 'var(--bad)' : 'var(--ink)'}
+        strokeWidth={1.4}
+      />
+    </g>
   );
 }
