@@ -9,6 +9,7 @@ import { benchDewPoint } from './dewPoint.ts';
 import { benchHttp } from './http.ts';
 import { benchFirstScreen } from './firstScreen.ts';
 import { benchInspect } from './inspect.ts';
+import { benchLedger } from './ledger.ts';
 import { benchPlan } from './plan.ts';
 import { benchScale } from './scale.ts';
 import { benchShelf } from './shelf.ts';
@@ -29,6 +30,7 @@ else {
     'a shop that grows: as many years as it has parts for, 14 days of readings by the minute, before that by ten',
     await benchScale(),
   );
+  print('the chain, and paper', await benchLedger());
   print(
     'six tabs, forty tablets and ten probes while 20 writes a second arrive, 400 parts',
     await benchCrowd(),

@@ -152,7 +152,8 @@ describe('can I coat this part, here, now, and until when?', () => {
     const path = '/parts/quarry.main-frame-right';
     for (const page of [one, two]) {
       await open(stage, page, path);
-      await page.getByRole('button', { name: 'Correct' }).first().click();
+      const coated = page.getByRole('listitem').filter({ hasText: 'Coated' });
+      await coated.getByRole('button', { name: 'Correct' }).first().click();
       await dialog(page).getByLabel('Dry film').waitFor();
     }
     await dialog(one).getByLabel('Dry film').fill('71');

@@ -14,6 +14,25 @@ export interface ChainHead {
   readonly hash: string;
 }
 
+/** All that is stored of an entry: who and when, with what on the page, its link, and what became of it. */
+export interface EntryWhole {
+  readonly factId: string;
+  readonly kind: string;
+  readonly personId: string;
+  readonly deviceId: string;
+  readonly happenedAtMs: number;
+  readonly recordedAtMs: number;
+  /** What stood on the page when it was entered. */
+  readonly evidence: Readonly<Record<string, unknown>> | null;
+  /** Its place in the chain and its hash. */
+  readonly linkSeq: number | null;
+  readonly linkHash: string | null;
+  /** It was there before the chain was. */
+  readonly isAdopted: boolean;
+  readonly corrects: string | null;
+  readonly correctedBy: string | null;
+}
+
 export interface ChainFault {
   /** Place of the link; 0: a row that has none. */
   readonly seq: number;

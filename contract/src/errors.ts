@@ -41,6 +41,7 @@ export interface FieldProblem {
 interface NotFound {
   readonly what:
     | 'workshop'
+    | 'entry'
     | 'demo'
     | 'person'
     | 'assembly'

@@ -408,7 +408,8 @@ export {
   type RiverView,
 } from './shop/views/river.ts';
 export { recall, type Carrier, type RecallView } from './shop/views/recall.ts';
-export { hoursView, type HoursView, type Job, type MachineHours, type RateView } from './shop/views/hours.ts';
+export { hoursView, type HoursView, type MachineHours } from './shop/views/hours.ts';
+export type { Job, RateView } from './shop/pace.ts';
 export {
   dossierOf,
   type Dossier,

@@ -107,6 +107,7 @@ export const API_ROUTES: readonly ApiRoute[] = [
     answers: 'text/csv',
   }),
   get('/machines/:machineId/dossier.json', 'The dossier of a machine, as data'),
+  get('/parts/:partId/card.pdf', 'The route of a part on one sheet', { answers: 'application/pdf' }),
   get('/parts/:partId/dossier.pdf', 'The dossier of a part, on paper', { answers: 'application/pdf' }),
   get('/parts/:partId/dossier.csv', 'The coats of a part, for a spreadsheet', { answers: 'text/csv' }),
   get('/parts/:partId/dossier.json', 'The dossier of a part, as data'),
@@ -116,6 +117,7 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/ledger', 'The record as a river: lanes by machine, and the newest entries that match', {
     query: ['from', 'to', 'machine', 'part', 'person', 'product', 'batch', 'mark', 'words'],
   }),
+  get('/ledger/entries/:factId', 'All that is stored of an entry, with its link'),
   get('/ledger/hours', 'Hours against what was reckoned, the shop’s own pace, what is left, and money'),
   get('/ledger/recall', 'Which parts carry a batch, and of which that cannot be excluded', {
     query: ['batch'],

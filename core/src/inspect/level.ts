@@ -1,3 +1,4 @@
+import { crossingAt, fitLine, type Line } from '../base/line.ts';
 import { rangeFailure, type OutOfRange } from '../base/failure.ts';
 import { ok, type Result } from '../base/result.ts';
 
@@ -114,50 +115,12 @@ export interface LevelState {
   readonly isStuck: boolean;
 }
 
-/** Student's t, one-sided 95 %, by degrees of freedom 1… (tables; quoted from memory). */
-const T95 = [
-  6.3138, 2.92, 2.3534, 2.1318, 2.015, 1.9432, 1.8946, 1.8595, 1.8331, 1.8125, 1.7959, 1.7823, 1.7709, 1.7613,
-  1.7531,
-];
-const t95 = (df: number): number => T95[df - 1] ?? 1.75;
-
-interface Line {
-  readonly n: number;
-  readonly meanX: number;
-  readonly meanY: number;
-  readonly sxx: number;
-  readonly slope: number;
-  /** Residual variance; 0 for two points. */
-  readonly s2: number;
-}
-function lineOf(ys: readonly number[]): Line {
-  const n = ys.length;
-  const meanX = (n + 1) / 2;
-  const meanY = ys.reduce((a, y) => a + y, 0) / n;
-  let sxx = 0;
-  let sxy = 0;
-  ys.forEach((y, i) => {
-    sxx += (i + 1 - meanX) ** 2;
-    sxy += (i + 1 - meanX) * (y - meanY);
-  });
-  const slope = sxy / sxx;
-  const rest = ys.reduce((a, y, i) => a + (y - meanY - slope * (i + 1 - meanX)) ** 2, 0);
-  return { n, meanX, meanY, sxx, slope, s2: n > 2 ? rest / (n - 2) : 0 };
-}
-
-/** Where the line falls to a share, with Fieller's 90 % interval; g ≥ 1 or a line that does not fall: it is not surely falling. */
+/** Where the line falls to a share, with its 90 % interval; a line that does not surely fall says so. */
 function crossingOf(line: Line, targetPct: number): Crossing {
-  if (line.slope >= 0) return { kind: 'not-surely-falling' };
-  const x0 = line.meanX + (Math.log(targetPct) - line.meanY) / line.slope;
-  const t = t95(line.n - 2);
-  const g = (t * t * line.s2) / (line.slope ** 2 * line.sxx);
-  if (g >= 1) return { kind: 'not-surely-falling' };
-  const d = x0 - line.meanX;
-  const middle = line.meanX + d / (1 - g);
-  const half =
-    ((t * Math.sqrt(line.s2)) / (Math.abs(line.slope) * (1 - g))) *
-    Math.sqrt((1 - g) / line.n + (d * d) / line.sxx);
-  return { kind: 'fitted', atCycle: x0, fromCycle: middle - half, toCycle: middle + half };
+  const at = line.slope < 0 ? crossingAt(line, Math.log(targetPct)) : null;
+  return at === null
+    ? { kind: 'not-surely-falling' }
+    : { kind: 'fitted', atCycle: at.at, fromCycle: at.from, toCycle: at.to };
 }
 
 /** Cycles since the product or the grit last changed: before that another curve fell. */
@@ -229,7 +192,7 @@ export function levelState(
   const before = cycles.length - run.length;
   const ys = run.map((c) => Math.log(Math.max(LEAST_PCT, c.showingPct)));
   const isFitted = run.length >= 3;
-  const line = isFitted ? lineOf(ys) : null;
+  const line = isFitted ? fitLine(ys.map((y, i) => [i + 1, y])) : null;
   const factor = line ? Math.exp(line.slope) : USUAL_FACTOR;
   const crossing: Crossing = line
     ? shifted(crossingOf(line, targetPct), before)

@@ -10,6 +10,7 @@ import { OPEN_COATS } from '../route/route.ts';
 import type { DerivedPart } from '../shop/part.ts';
 import { coatNeedMl, colourFor } from '../shop/shelf.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
+import { paceFor } from '../shop/pace.ts';
 import { stepsNow, type StepNow } from '../shop/stepsNow.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import { layMinutes, TURN_OVER_MIN, usualTool } from '../work/minutes.ts';
@@ -115,7 +116,8 @@ class Writer implements Chain {
 
   private hands({ step }: StepNow, bares: BareLimit | null): PlanOp {
     const { row } = this.part;
-    const minutes = step.kind === 'cure' ? 0 : Math.ceil((step.hours ?? SILENT_MIN / 60) * 60);
+    const pace = paceFor(this.snapshot, this.part, step.kind);
+    const minutes = step.kind === 'cure' ? 0 : Math.ceil((step.hours ?? SILENT_MIN / 60) * 60 * pace);
     const isStrip = step.kind === 'strip';
     const what = step.what ?? null;
     const isCoated = this.ops.some((o) => o.coat) || [...this.top.values()].some((u) => u.kind === 'film');
@@ -230,7 +232,9 @@ class Writer implements Chain {
       stepId: step.stepId,
       kind: step.kind,
       what: step.what ?? null,
-      handsMin: Math.ceil(layMinutes(sheet, tool, areaM2 ?? UNKNOWN_AREA_M2)),
+      handsMin: Math.ceil(
+        layMinutes(sheet, tool, areaM2 ?? UNKNOWN_AREA_M2) * paceFor(this.snapshot, this.part, step.kind),
+      ),
       mostPeople: 1,
       isSplittable: false,
       makesDust: false,

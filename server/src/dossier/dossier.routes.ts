@@ -1,12 +1,13 @@
 import { Router, type Response } from 'express';
 import sharp from 'sharp';
-import { dossierOf, type Dossier, type DossierPart } from '@calvetta/core';
+import { dossierOf, partDetail, type Dossier, type DossierPart } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { headOf } from '../ledger/verify.ts';
 import { findPicture } from '../pictures/pictures.sql.ts';
 import { needSnapshot } from '../shop/needShop.ts';
 import { dossierCsv } from './dossierCsv.ts';
+import { routeCard } from './routeCard.ts';
 import { newPaper, writeDossier, type PictureOnPaper } from './dossierPdf.ts';
 
 /** Printed at 250 points wide: more points than this only make the file heavy. */
@@ -37,6 +38,20 @@ export function dossierRoutes(deps: Deps): Router {
       await answer(deps, res, form, await partDossier(req.params.partId));
     });
   }
+  /** The route of a part on one sheet, for the bench. */
+  router.get('/parts/:partId/card.pdf', async (req, res) => {
+    const snapshot = await needSnapshot(deps);
+    const part = snapshot.parts.get(req.params.partId);
+    if (!part) throw new AppError('not-found', { what: 'part', id: req.params.partId });
+    const { shop } = snapshot;
+    const detail = partDetail(snapshot, part);
+    const paper = routeCard(detail, (id) => shop.sheets.get(id), shop.workshop.name);
+    res.type('application/pdf').set({
+      'Cache-Control': 'no-store',
+      'Content-Disposition': `inline; filename="${slug(part.row.name)}-card.pdf"`,
+    });
+    paper.doc.pipe(res);
+  });
   return router;
 }
 

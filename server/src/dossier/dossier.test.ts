@@ -128,6 +128,23 @@ describe('a dossier on paper', () => {
   });
 });
 
+describe('a route card', () => {
+  it('is one sheet with every step, its hours or its film wet and dry, and what to mind', async () => {
+    const { status, bytes } = await take(`/parts/${FRAME}/card.pdf`);
+    expect(status).toBe(200);
+    const text = read(bytes).text.replace(/\s+/g, ' ');
+    const { route } = (await app.call('GET', `/api/parts/${FRAME}`)).body as {
+      route: { productName: string | null }[];
+    };
+    for (const s of route) if (s.productName !== null) expect(text).toContain(s.productName);
+    // Sixty µm dry of 60 % solids by volume are a hundred wet.
+    const { vsPct } = (await app.call('GET', '/api/sheets/epoxy-primer.1')).body as { vsPct: number };
+    expect(text).toContain(`2 coats of 60 µm dry; ${Math.round(60 / (vsPct / 100))} µm wet, unthinned`);
+    expect(text).toContain('[x]');
+    expect(text).toMatch(/Mind .*Epoxy sensitises skin/);
+  });
+});
+
 describe('a dossier as data', () => {
   it('as CSV: a row a coat, and nothing in it is a formula', async () => {
     const { bytes, type } = await take('/machines/quarry/dossier.csv');
@@ -155,7 +172,7 @@ describe('a dossier as data', () => {
     expect(part!.history.map((f) => f.factId).sort()).toEqual(stored.map((f) => f.factId).sort());
   });
   it('of what is not there is said so', async () => {
-    for (const path of ['/parts/none/dossier.pdf', '/machines/none/dossier.csv'])
+    for (const path of ['/parts/none/dossier.pdf', '/machines/none/dossier.csv', '/parts/none/card.pdf'])
       expect((await take(path)).status).toBe(404);
   });
 });

@@ -40,6 +40,10 @@ export class Paper {
   get width(): number {
     return this.doc.page.width - 2 * MARGIN;
   }
+  /** How many pages there are so far. */
+  get pages(): number {
+    return this.doc.bufferedPageRange().count;
+  }
   private get bottom(): number {
     return this.doc.page.height - MARGIN - FOOT / 2;
   }

@@ -2,13 +2,16 @@ import { Router } from 'express';
 import { hoursView, recall, riverOf } from '@calvetta/core';
 import { recallQuery, riverQuery } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
-import { invalidInput } from '../http/errors.ts';
+import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
+import { entryWhole } from './ledger.sql.ts';
 import { headOf, verifyChain } from './verify.ts';
 
 /** Half of a hash is enough to name a link: that is what fits on paper. */
 const HEAD = /^[0-9a-f]{32}([0-9a-f]{32})?$/i;
+
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
 export function ledgerRoutes(deps: Deps): Router {
   const router = Router();
@@ -31,6 +34,13 @@ export function ledgerRoutes(deps: Deps): Router {
   });
   router.get('/ledger/recall', async (req, res) => {
     res.json(recall(await needSnapshot(deps), valid(recallQuery, req.query).batch));
+  });
+  router.get('/ledger/entries/:factId', async (req, res) => {
+    const { workshop } = await needShop(deps);
+    const { factId } = req.params;
+    const whole = UUID.test(factId) ? await entryWhole(deps.db, workshop.workshopId, factId) : null;
+    if (!whole) throw new AppError('not-found', { what: 'entry', id: factId });
+    res.json(whole);
   });
   router.get('/ledger/head', async (_req, res) => {
     const { workshop } = await needShop(deps);

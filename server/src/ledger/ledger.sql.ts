@@ -7,6 +7,7 @@ import {
   type StockFact,
   type StockKind,
 } from '@calvetta/core';
+import type { EntryWhole } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 
 export type EntryKind = FactKind | StockKind;
@@ -229,3 +230,27 @@ const FOUND: Readonly<Record<Ref, string>> = {
 };
 export const isThere = async (db: Db, workshopId: string, of: Ref, id: string): Promise<boolean> =>
   (await db.query(FOUND[of], [workshopId, id])).rows.length > 0;
+
+/** All that is stored of an entry, with its link and what became of it. */
+export async function entryWhole(db: Db, workshopId: string, factId: string): Promise<EntryWhole | null> {
+  const { rows } = await db.query<Omit<EntryWhole, 'corrects' | 'correctedBy'>>(
+    `select f.fact_id as "factId", f.kind, f.person_id as "personId", f.device_id as "deviceId", f.evidence,
+       (extract(epoch from f.happened_at) * 1000)::float8 as "happenedAtMs",
+       (extract(epoch from f.recorded_at) * 1000)::float8 as "recordedAtMs",
+       c.seq::float8 as "linkSeq", c.hash as "linkHash", coalesce((c.entry::jsonb ->> 'adopted')::boolean, false) as "isAdopted"
+     from fact f left join chain c on c.workshop_id = f.workshop_id and c.kind = 'fact' and c.id = f.fact_id::text
+     where f.workshop_id = $1 and f.fact_id = $2`,
+    [workshopId, factId],
+  );
+  const found = rows[0];
+  if (!found) return null;
+  const near = await db.query<{ fact_id: string; supersedes: string | null }>(
+    'select fact_id, supersedes from fact where workshop_id = $1 and (supersedes = $2 or fact_id = $2)',
+    [workshopId, factId],
+  );
+  return {
+    ...found,
+    corrects: near.rows.find((r) => r.fact_id === factId)?.supersedes ?? null,
+    correctedBy: near.rows.find((r) => r.supersedes === factId)?.fact_id ?? null,
+  };
+}

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { EntryWhole } from '@calvetta/contract';
 import type { HoursView, RecallView, RiverView } from '@calvetta/core';
 import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 import { mixBody, postStock, receive, stockInput, tinOf } from '../test/shelf.ts';
@@ -135,5 +136,34 @@ describe('hours and money', () => {
       );
     const half = factInput('spent', FRAME, 0, { on: 'other', cents: 0.5 });
     expect((await app.post('/api/facts', { facts: [half] })).status).toBe(400);
+  });
+});
+
+describe('one entry, whole', () => {
+  it('with when it was written, its link, what stood on the page and what corrected it', async () => {
+    const first = factInput('noted', SIDE, -10, { text: 'one' }, { evidence: { airC: 12 } });
+    await post(first);
+    const second = factInput('noted', SIDE, -10, { text: 'two' }, { supersedes: first.factId });
+    await post(second);
+    expect(await get<EntryWhole>(`/entries/${first.factId}`)).toMatchObject({
+      kind: 'noted',
+      personId: 'ines',
+      deviceId: 'tablet-1',
+      evidence: { airC: 12 },
+      isAdopted: false,
+      corrects: null,
+      correctedBy: second.factId,
+    });
+    const head = (await app.call('GET', '/api/ledger/head')).body as { seq: number; hash: string };
+    expect(await get<EntryWhole>(`/entries/${second.factId}`)).toMatchObject({
+      corrects: first.factId,
+      correctedBy: null,
+      linkSeq: head.seq,
+      linkHash: head.hash,
+    });
+  });
+  it('that is not there is said so, and so is what is no id', async () => {
+    for (const id of ['0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11', 'x'])
+      expect((await app.call('GET', `/api/ledger/entries/${id}`)).status).toBe(404);
   });
 });

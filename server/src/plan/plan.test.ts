@@ -11,6 +11,7 @@ import {
   shopStateOf,
   type Plan,
   type PlanAsk,
+  type HoursView,
   type SnapshotSource,
 } from '@calvetta/core';
 import type { ShopFile } from '@calvetta/contract';
@@ -69,6 +70,24 @@ describe('a plan on the server', () => {
   it('is made of what the page is given, and has work in it', () => {
     expect(plan.items.length).toBeGreaterThan(20);
     expect(plan.runs.length).toBeGreaterThan(3);
+  });
+  it('its work takes as long as such work takes here, by what finished jobs say, in tenths', async () => {
+    const { rates } = (await app.call('GET', '/api/ledger/hours')).body as HoursView;
+    const snapshot = deriveShop(shopStateOf(source.shop), source.air, source.nowMs);
+    const strips = planProblem(snapshot, source.air, ASK)
+      .parts.flatMap((p) => p.ops)
+      .filter((o) => o.kind === 'strip');
+    expect(strips.length).toBeGreaterThan(3);
+    // Castings by their names: grey iron, cast steel, cast aluminium, die-cast zinc.
+    const CAST = /^(grey-iron|cast-|.*-cast|.*diecast)/;
+    for (const o of strips) {
+      const part = snapshot.parts.get(o.partId)!;
+      const hours = part.steps.find((s) => s.stepId === o.stepId)!.hours!;
+      const shape = CAST.test(part.row.substrate) ? 'casting' : 'plate';
+      const factor = rates.find((r) => r.on === 'strip' && r.shape === shape)!.factor;
+      expect(factor).toBeGreaterThan(1.1);
+      expect([o.opId, o.handsMin]).toEqual([o.opId, Math.ceil(hours * 60 * (Math.round(factor * 10) / 10))]);
+    }
   });
   it('is kept whole; sent twice it is one, and one that another has overtaken is a conflict with both', async () => {
     const planId = randomUUID();

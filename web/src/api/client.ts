@@ -4,6 +4,7 @@ import {
   type BenchHeld,
   type BenchTick,
   type ChainVerdict,
+  type EntryWhole,
   type ErrorBody,
   type ImportJob,
   type LeftoverResponse,
@@ -125,6 +126,7 @@ export const getRiver = (query: string): Promise<RiverView> => call(`/ledger?${q
 export const getRecall = (batch: string): Promise<RecallView> =>
   call(`/ledger/recall?batch=${encodeURIComponent(batch)}`);
 export const getCare = (): Promise<CareView> => call('/aftercare');
+export const getEntry = (factId: string): Promise<EntryWhole> => call(`/ledger/entries/${factId}`);
 export const getHours = (): Promise<HoursView> => call('/ledger/hours');
 /** The chain worked out again; with an end that somebody wrote down, whether it is in it. */
 export const verifyLedger = (head: string): Promise<ChainVerdict> =>

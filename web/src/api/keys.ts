@@ -10,6 +10,7 @@ export const KEYS = {
   learned: ['inspect', 'learned'],
   river: (query: string) => ['ledger', 'river', query],
   recall: (batch: string) => ['ledger', 'recall', batch],
+  entry: (factId: string) => ['ledger', 'entry', factId],
   hours: ['ledger', 'hours'],
   care: ['aftercare'],
   air: (placeId: string | null) => ['air', placeId],

@@ -9,6 +9,7 @@ import {
   Refused,
   getBench,
   getCare,
+  getEntry,
   getClimate,
   getHours,
   getInspect,
@@ -82,6 +83,8 @@ export const useRiver = (query: string) =>
 export const useRecall = (batch: string) =>
   useQuery({ queryKey: KEYS.recall(batch), queryFn: () => getRecall(batch), enabled: batch !== '' });
 export const useCare = () => useQuery({ queryKey: KEYS.care, queryFn: getCare });
+export const useEntry = (factId: string) =>
+  useQuery({ queryKey: KEYS.entry(factId), queryFn: () => getEntry(factId) });
 export const useHours = () => useQuery({ queryKey: KEYS.hours, queryFn: getHours });
 export const usePlaceAir = (placeId: string | null) =>
   useQuery({

@@ -11,6 +11,16 @@ export function DossierLinks({ of, id }: Props) {
       <a className="underline underline-offset-2" href={at('pdf')} target="_blank" rel="noreferrer">
         Dossier, PDF
       </a>
+      {of === 'parts' ? (
+        <a
+          className="underline underline-offset-2"
+          href={`/api/parts/${encodeURIComponent(id)}/card.pdf`}
+          target="_blank"
+          rel="noreferrer"
+        >
+          Route card
+        </a>
+      ) : null}
       <a className="underline underline-offset-2" href={at('csv')} download>
         CSV
       </a>

@@ -1,4 +1,5 @@
 import { careDueMs, careFactor, careJobs, wetHours } from '../../aftercare/care.ts';
+import { rustTrend, type RustTrend } from '../../aftercare/life.ts';
 import type { CareJob } from '../../aftercare/jobs.ts';
 import { DAY_MS } from '../../base/time.ts';
 import { originMs } from '../../facts/envelope.ts';
@@ -43,6 +44,8 @@ export interface LifeBand {
   /** Years to the first major maintenance; null: no upper end. */
   readonly fromYears: number;
   readonly toYears: number | null;
+  /** Where its rust is going, by the looks since; null: too few to say. */
+  readonly rust: RustTrend | null;
 }
 export interface CareView {
   readonly nowMs: number;
@@ -126,7 +129,10 @@ export function careView(snapshot: Snapshot): CareView {
       lines.push({ ...about, ...lineOf(job, months, cared, sinceMs, factor, nowMs) });
     if (survey) {
       const [fromYears, toYears] = BANDS[survey.durability];
-      lives.push({ ...about, sinceMs, fromYears, toYears });
+      const looks = ofKind(standing, 'rust-measured')
+        .filter((f) => originMs(f) >= sinceMs)
+        .map((f) => ({ atMs: originMs(f), sharePct: f.body.sharePct }));
+      lives.push({ ...about, sinceMs, fromYears, toYears, rust: rustTrend(looks) });
     }
   }
   return {

@@ -1,37 +1,22 @@
-import { ofKind, standingFacts, type FactOf } from '../../facts/part.ts';
-import { SPENT_ON, WORK_OPS, type SpentOn, type WorkOp } from '../../ledger/kinds.ts';
-import { OP_OF_STEP } from '../../ledger/marks.ts';
-import { hoursLeft, learnedRate, type HoursLeft, type LearnedRate } from '../../ledger/rates.ts';
-import { isCasting } from '../../part/substrate.ts';
-import type { StepKind } from '../../route/route.ts';
+import { ofKind, standingFacts } from '../../facts/part.ts';
+import { SPENT_ON, type SpentOn } from '../../ledger/kinds.ts';
+import { hoursLeft, type HoursLeft } from '../../ledger/rates.ts';
+import {
+  hoursOf,
+  isStepDone,
+  jobsOf,
+  opOf,
+  paceOf,
+  shapeOf,
+  workedOf,
+  type Job,
+  type RateView,
+} from '../pace.ts';
 import type { DerivedPart } from '../part.ts';
 import { mixCentsPerMl, stockNow } from '../shelf.ts';
 import { partsInUse, type Snapshot } from '../snapshot.ts';
-import { stepsNow, type StepNow } from '../stepsNow.ts';
+import { stepsNow } from '../stepsNow.ts';
 
-/** Conditions that jobs of one kind differ by: ribs and ports of a casting take longer than plate. */
-export type WorkShape = 'casting' | 'plate';
-const shapeOf = (part: DerivedPart): WorkShape => (isCasting(part.row.substrate) ? 'casting' : 'plate');
-
-/** What was reckoned and what it took, of one kind of work on one part. */
-export interface Job {
-  readonly partId: string;
-  readonly partName: string;
-  readonly machineId: string;
-  readonly on: WorkOp;
-  readonly shape: WorkShape;
-  /** By the route, hours; null: no route, or it has no such step. */
-  readonly reckonedH: number | null;
-  readonly workedH: number;
-  /** All steps of that work are done: only then it says how long such work takes. */
-  readonly isDone: boolean;
-}
-export interface RateView extends LearnedRate {
-  readonly on: WorkOp;
-  readonly shape: WorkShape;
-  /** Jobs left out, by the names of their parts. */
-  readonly leftOut: readonly string[];
-}
 export interface MachineHours {
   readonly machineId: string;
   readonly name: string;
@@ -61,54 +46,12 @@ export interface HoursView {
   readonly months: readonly { readonly month: string; readonly hours: number }[];
 }
 
-const isStepDone = ({ step, coatsDone, record }: StepNow): boolean =>
-  step.sheetId === null ? record?.status === 'recorded' : coatsDone >= step.coats;
-const opOf = (s: StepNow): WorkOp | null => OP_OF_STEP[s.step.kind as StepKind] ?? null;
-const workedOf = (part: DerivedPart): FactOf<'worked'>[] => ofKind(standingFacts(part.facts), 'worked');
-const hoursOf = (facts: readonly FactOf<'worked'>[]): number =>
-  facts.reduce((sum, f) => sum + f.body.minutes, 0) / 60;
-
-function jobsOf(part: DerivedPart): Job[] {
-  const worked = workedOf(part);
-  if (worked.length === 0) return [];
-  const steps = stepsNow(part);
-  return WORK_OPS.flatMap((on): Job[] => {
-    const own = worked.filter((f) => f.body.on === on);
-    if (own.length === 0) return [];
-    const asked = steps.filter((s) => opOf(s) === on && s.step.hours !== undefined);
-    const reckonedH = asked.reduce((sum, s) => sum + (s.step.hours ?? 0), 0);
-    return [
-      {
-        partId: part.row.partId,
-        partName: part.row.name,
-        machineId: part.row.machineId,
-        on,
-        shape: shapeOf(part),
-        reckonedH: reckonedH > 0 ? reckonedH : null,
-        workedH: hoursOf(own),
-        isDone: asked.length > 0 && asked.every(isStepDone),
-      },
-    ];
-  });
-}
-
-/** What finished jobs say, by kind of work and shape. */
-function ratesOf(jobs: readonly Job[]): RateView[] {
-  return WORK_OPS.flatMap((on) =>
-    (['plate', 'casting'] as const).flatMap((shape): RateView[] => {
-      const own = jobs.filter((j) => j.on === on && j.shape === shape && j.isDone && j.reckonedH !== null);
-      const rate = learnedRate(own.map((j) => j.workedH / j.reckonedH!));
-      return rate ? [{ ...rate, on, shape, leftOut: rate.outliers.map((i) => own[i]!.partName) }] : [];
-    }),
-  );
-}
-
 /** Hours of hands that the routes of some parts still ask, step by step, at this shop's own pace. */
 function leftOf(parts: readonly DerivedPart[], rates: readonly RateView[]): HoursLeft {
   const medians = parts.flatMap((part) => {
     const shape = shapeOf(part);
     return stepsNow(part).flatMap((s): number[] => {
-      const on = opOf(s);
+      const on = opOf(s.step.kind);
       if (on === null || s.step.hours === undefined || s.step.hours <= 0 || isStepDone(s)) return [];
       const factor = rates.find((r) => r.on === on && r.shape === shape)?.factor ?? 1;
       // Of a step of several coats those that are on are done.
@@ -151,7 +94,7 @@ export function hoursView(snapshot: Snapshot): HoursView {
   const all = [...snapshot.parts.values()];
   const worked = all.flatMap(workedOf).sort((a, b) => b.happenedAtMs - a.happenedAtMs);
   const jobs = all.flatMap(jobsOf);
-  const rates = ratesOf(jobs);
+  const rates = paceOf(snapshot);
   const inUse = partsInUse(snapshot);
   const month = monthIn(shop.workshop.zone);
   const months = new Map<string, number>();

@@ -177,6 +177,9 @@ function Lives({ lives, nowMs }: { readonly lives: readonly LifeBand[]; readonly
             <span className="figure text-quiet">
               {years(l).toFixed(1)} of{' '}
               {l.toYears === null ? `over ${l.fromYears}` : `${l.fromYears}–${l.toYears}`} years
+              {l.rust === null
+                ? ''
+                : `; by ${l.rust.looks} looks ${l.rust.toPct} % rust after ${l.rust.years.toFixed(0)} years (${l.rust.fromYears.toFixed(0)} to ${l.rust.toYears.toFixed(0)})`}
             </span>
           </li>
         ))}
