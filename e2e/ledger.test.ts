@@ -24,6 +24,12 @@ describe('the record along time', () => {
     await page.getByRole('button', { name: 'coats' }).click();
     await page.getByRole('list', { name: 'Entries' }).getByText('Two-pack gloss').first().waitFor();
     expect(Number(await count.textContent())).toBe(4);
+    // Opened, an entry says when it was written, on what, and its link.
+    const first = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').first();
+    await first.getByRole('button').click();
+    await first.getByText('Written down').waitFor();
+    await first.getByText(/^\d+, [0-9a-f]{32}/).waitFor();
+    expect(await violations(page)).toEqual([]);
     await page.getByRole('button', { name: 'all of it' }).click();
     await page.getByText(`${all} entries`).waitFor();
     // The end of a lane holds its newest entries.

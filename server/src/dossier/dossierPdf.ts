@@ -49,15 +49,15 @@ const SOURCE_WORDS = {
 } as const;
 const VERDICT_WORDS = { accepted: 'accepted', refused: 'not accepted', unknown: 'cannot be said' } as const;
 
-/** Writes a dossier; the stream of the paper carries it. Comes back when the last page is written, or it was given up. */
-export async function writeDossier(paper: Paper, d: Dossier, beside: Beside): Promise<void> {
+/** Writes a dossier; the stream of the paper carries it. Comes back with its pages when the last is written, or it was given up. */
+export async function writeDossier(paper: Paper, d: Dossier, beside: Beside): Promise<number> {
   const say = new Sayer(d);
   frontPage(paper, d, say, beside.head);
   for (const part of d.parts) {
     if (await beside.isGivenUp()) break;
     await onePart(paper, part, say, beside);
   }
-  paper.end(`${d.shopName}, ${say.when(d.madeAtMs)}`);
+  return paper.end(`${d.shopName}, ${say.when(d.madeAtMs)}`);
 }
 export const newPaper = (d: Dossier): Paper => new Paper(d.title, new Fonts());
 

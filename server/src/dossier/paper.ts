@@ -40,10 +40,6 @@ export class Paper {
   get width(): number {
     return this.doc.page.width - 2 * MARGIN;
   }
-  /** How many pages there are so far. */
-  get pages(): number {
-    return this.doc.bufferedPageRange().count;
-  }
   private get bottom(): number {
     return this.doc.page.height - MARGIN - FOOT / 2;
   }
@@ -250,7 +246,7 @@ export class Paper {
   }
 
   /** Numbers the pages and closes: now it is known how many there are. */
-  end(foot: string): void {
+  end(foot: string): number {
     const { start, count } = this.doc.bufferedPageRange();
     for (let i = start; i < start + count; i++) {
       this.doc.switchToPage(i);
@@ -278,5 +274,6 @@ export class Paper {
       margins.bottom = bottom;
     }
     this.doc.end();
+    return count;
   }
 }

@@ -46,6 +46,8 @@ export function verifyChain(
     // One picture of everything, however long it takes.
     await tx.query('set transaction isolation level repeatable read, read only');
     await tx.query('set local statement_timeout = 0');
+    // As times were written when they were chained.
+    await tx.query(`set local timezone = 'UTC'`);
     const walk = await walkLinks(tx, workshopId, known);
     const rows = await rowFaults(tx, workshopId);
     const faults = [...walk.faults, ...rows].sort((a, b) => a.seq - b.seq).slice(0, MOST_FAULTS);
@@ -85,24 +87,27 @@ async function walkLinks(tx: Db, workshopId: string, known: string | null) {
   return { faults, knownAt, head: { seq, hash: prev }, links };
 }
 
-/** The tables that are chained, and how a row of each is found by the id of its link. */
+/** The tables that are chained, how a row of each is found by the id of its link, and what of it was chained. */
 const CHAINED = [
-  { kind: 'fact', on: 'r.fact_id = c.id::uuid', id: 'r.fact_id::text' },
-  { kind: 'sheet', on: 'r.sheet_id = c.id', id: 'r.sheet_id' },
-  { kind: 'picture', on: 'r.picture_id = c.id', id: 'r.picture_id' },
+  { kind: 'fact', on: 'r.fact_id = c.id::uuid', id: 'r.fact_id::text', row: 'to_jsonb(r)' },
+  { kind: 'sheet', on: 'r.sheet_id = c.id', id: 'r.sheet_id', row: 'to_jsonb(r)' },
+  { kind: 'picture', on: 'r.picture_id = c.id', id: 'r.picture_id', row: 'chained_row(r)' },
 ] as const;
 
 /** Rows that are not what was chained of them, that are gone, or that nobody chained. */
 async function rowFaults(tx: Db, workshopId: string): Promise<ChainFault[]> {
   const faults: ChainFault[] = [];
-  for (const { kind, on, id } of CHAINED) {
+  for (const { kind, on, id, row } of CHAINED) {
     const differ = await tx.query<ChainFault>(
-      `select c.seq::float8 as seq, c.kind, c.id, case when r.workshop_id is null then 'row-missing' else 'row-changed' end as what
-         from chain c left join ${kind} r on r.workshop_id = c.workshop_id and ${on}
-        where c.workshop_id = $1 and c.kind = '${kind}' and c.entry is not null
-          and (r.workshop_id is null or exists (
-            select 1 from jsonb_each(c.entry::jsonb -> 'row') e where chained_row(r) -> e.key is distinct from e.value))
-        order by c.seq limit ${MOST_FAULTS}`,
+      // Most are the same to the letter; of the rest only the fields that were chained count: a column that came later is none.
+      `with held as materialized (
+         select c.seq, c.kind, c.id, c.entry::jsonb -> 'row' as was, case when r.workshop_id is null then null else ${row} end as now
+           from chain c left join ${kind} r on r.workshop_id = c.workshop_id and ${on}
+          where c.workshop_id = $1 and c.kind = '${kind}' and c.entry is not null)
+       select seq::float8 as seq, kind, id, case when now is null then 'row-missing' else 'row-changed' end as what from held
+        where now is null or (was <> now and exists (
+          select 1 from jsonb_each(was) e where now -> e.key is distinct from e.value))
+        order by seq limit ${MOST_FAULTS}`,
       [workshopId],
     );
     const unchained = await tx.query<ChainFault>(

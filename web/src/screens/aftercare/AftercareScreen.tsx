@@ -96,7 +96,8 @@ function marksOf(view: CareView): WheelMark[] {
           },
         ],
   );
-  return apart(marks);
+  // What is due lies on top of what comes round again.
+  return apart(marks).sort((a, b) => Number(a.isDue) - Number(b.isDue));
 }
 
 interface GroupProps {

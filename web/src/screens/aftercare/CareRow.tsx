@@ -5,7 +5,6 @@ import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { useSave } from '../../forms/useSave.ts';
 import { useRecord } from '../../record/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
-import { dayAndTime } from '../../ui/time.ts';
 
 interface Props {
   readonly line: CareLine;
@@ -53,7 +52,7 @@ export function CareRow({ line: l, nowMs, zone }: Props) {
           {words.caution ? <span className="text-warn"> {words.caution} Local rules come first.</span> : null}
           {l.lastMs === null
             ? ''
-            : ` Last ${dayAndTime(l.lastMs, zone)}, ${CARE_FOUND_WORDS[l.lastFound ?? 'nothing']}.`}
+            : ` Last ${dayOf(l.lastMs, zone)}, ${CARE_FOUND_WORDS[l.lastFound ?? 'nothing']}.`}
         </p>
         <FormTrouble words={save.trouble} />
       </div>
@@ -67,13 +66,17 @@ export function CareRow({ line: l, nowMs, zone }: Props) {
   );
 }
 
-function dueWords(l: CareLine, nowMs: number, zone: string): string {
-  const day = new Intl.DateTimeFormat('en-GB', {
+const dayOf = (ms: number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', {
     timeZone: zone,
     day: 'numeric',
     month: 'short',
     year: 'numeric',
-  }).format(l.dueMs);
+  }).format(ms);
+
+function dueWords(l: CareLine, nowMs: number, zone: string): string {
   const days = Math.round(Math.abs(l.dueMs - nowMs) / 86_400_000);
-  return l.status === 'due' ? `due since ${day}, ${days} days` : `due ${day}`;
+  return l.status === 'due'
+    ? `due since ${dayOf(l.dueMs, zone)}, ${days} days`
+    : `due ${dayOf(l.dueMs, zone)}`;
 }
