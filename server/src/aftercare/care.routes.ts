@@ -44,20 +44,12 @@ interface CareEvent {
   readonly description: string;
 }
 const midday = (day: string): Date => new Date(`${day}T12:00:00Z`);
-const dayIn = (zone: string, ms: number): string =>
-  new Intl.DateTimeFormat('en-CA', {
-    timeZone: zone,
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-  }).format(ms);
-
 /** One event for a job of care on a part, under an id that stays while the job stays; one for each decision that comes back. */
 function eventsOf(view: CareView): CareEvent[] {
   return [
     ...view.lines.map((l) => ({
       id: `care-${l.partId}-${l.job}`,
-      start: midday(dayIn(view.zone, l.dueMs)),
+      start: midday(l.dueDay),
       summary: `${l.partName}: ${CARE_WORDS[l.job].name}`,
       description: `${l.machineName}. ${CARE_WORDS[l.job].how}${CARE_WORDS[l.job].caution ? ` ${CARE_WORDS[l.job].caution}` : ''}`,
     })),

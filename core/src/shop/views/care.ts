@@ -2,6 +2,7 @@ import { careDueMs, careFactor, careJobs, wetHours } from '../../aftercare/care.
 import { rustTrend, type RustTrend } from '../../aftercare/life.ts';
 import type { CareJob } from '../../aftercare/jobs.ts';
 import { DAY_MS } from '../../base/time.ts';
+import { isoDay, localDay } from '../../base/zone.ts';
 import { originMs } from '../../facts/envelope.ts';
 import { ofKind, standingFacts, type FactOf } from '../../facts/part.ts';
 import { wholeSurvey, type Survey } from '../../part/survey.ts';
@@ -21,6 +22,8 @@ export interface CareLine {
   /** What was found then. */
   readonly lastFound: 'nothing' | 'something' | null;
   readonly dueMs: number;
+  /** The day of that where the shop is. */
+  readonly dueDay: string;
   readonly status: 'due' | 'soon' | 'later';
 }
 /** A decision with a day on which it comes back. */
@@ -96,7 +99,7 @@ export function careView(snapshot: Snapshot): CareView {
   const lines: CareLine[] = [];
   const reminders: ReminderLine[] = [];
   const lives: LifeBand[] = [];
-  const today = isoDayIn(shop.workshop.zone, nowMs);
+  const today = isoDay(localDay(shop.workshop.zone, nowMs));
   for (const part of partsInUse(snapshot)) {
     const about = {
       partId: part.row.partId,
@@ -126,7 +129,7 @@ export function careView(snapshot: Snapshot): CareView {
       steps: part.steps,
       isBrightMetal: part.row.isBrightMetal,
     }))
-      lines.push({ ...about, ...lineOf(job, months, cared, sinceMs, factor, nowMs) });
+      lines.push({ ...about, ...lineOf(job, months, cared, sinceMs, factor, nowMs, shop.workshop.zone) });
     if (survey) {
       const [fromYears, toYears] = BANDS[survey.durability];
       const looks = ofKind(standing, 'rust-measured')
@@ -155,7 +158,8 @@ function lineOf(
   curedAtMs: number,
   factor: number,
   nowMs: number,
-): Pick<CareLine, 'job' | 'months' | 'lastMs' | 'lastFound' | 'dueMs' | 'status'> {
+  zone: string,
+): Pick<CareLine, 'job' | 'months' | 'lastMs' | 'lastFound' | 'dueMs' | 'dueDay' | 'status'> {
   const last = cared.findLast((f) => f.body.job === job) ?? null;
   const lastMs = last ? originMs(last) : null;
   const dueMs = careDueMs(job, Math.max(lastMs ?? 0, curedAtMs), months, factor);
@@ -165,14 +169,7 @@ function lineOf(
     lastMs,
     lastFound: last?.body.found ?? null,
     dueMs,
+    dueDay: isoDay(localDay(zone, dueMs)),
     status: dueMs <= nowMs ? 'due' : dueMs - nowMs <= SOON_MS ? 'soon' : 'later',
   };
 }
-
-const isoDayIn = (zone: string, ms: number): string =>
-  new Intl.DateTimeFormat('en-CA', {
-    timeZone: zone,
-    year: 'numeric',
-    month: '2-digit',
-    day: '2-digit',
-  }).format(ms);

@@ -1,3 +1,4 @@
+import { isoDay, localDay } from '../../base/zone.ts';
 import { ofKind, standingFacts } from '../../facts/part.ts';
 import { SPENT_ON, type SpentOn } from '../../ledger/kinds.ts';
 import { hoursLeft, type HoursLeft } from '../../ledger/rates.ts';
@@ -82,12 +83,6 @@ const spentOn = (parts: readonly DerivedPart[]): Record<SpentOn, number> => {
   return out;
 };
 
-/** Month of an instant where the shop is. */
-function monthIn(zone: string): (ms: number) => string {
-  const format = new Intl.DateTimeFormat('en-CA', { timeZone: zone, year: 'numeric', month: '2-digit' });
-  return (ms) => format.format(ms).slice(0, 7);
-}
-
 /** Hours, pace and money of the shop, from what was logged. Pure. */
 export function hoursView(snapshot: Snapshot): HoursView {
   const { shop } = snapshot;
@@ -96,10 +91,9 @@ export function hoursView(snapshot: Snapshot): HoursView {
   const jobs = all.flatMap(jobsOf);
   const rates = paceOf(snapshot);
   const inUse = partsInUse(snapshot);
-  const month = monthIn(shop.workshop.zone);
   const months = new Map<string, number>();
   for (const f of worked) {
-    const m = month(f.happenedAtMs);
+    const m = isoDay(localDay(shop.workshop.zone, f.happenedAtMs)).slice(0, 7);
     months.set(m, (months.get(m) ?? 0) + f.body.minutes / 60);
   }
   const newest = new Map(worked.map((f) => [f.partId, f.happenedAtMs] as const).reverse());
