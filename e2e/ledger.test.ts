@@ -23,7 +23,7 @@ describe('the record along time', () => {
       expect(text).toBe('Rudder');
     await page.getByRole('button', { name: 'coats' }).click();
     await page.getByRole('list', { name: 'Entries' }).getByText('Two-pack gloss').first().waitFor();
-    expect(Number(await count.textContent())).toBe(4);
+    await page.getByText('4 entries', { exact: true }).waitFor();
     // Opened, an entry says when it was written, on what, and its link.
     const first = page.getByRole('list', { name: 'Entries' }).getByRole('listitem').first();
     await first.getByRole('button').click();
@@ -80,10 +80,11 @@ describe('hours', () => {
       kind: string;
       body: object;
     }[];
-    expect(facts.find((f) => f.kind === 'worked' && 'on' in f.body && f.body.on === 'finish')?.body).toEqual({
-      on: 'finish',
-      minutes: 1,
-    });
+    const logged = facts.find((f) => f.kind === 'worked' && 'on' in f.body && f.body.on === 'finish');
+    const { minutes } = logged!.body as { minutes: number };
+    // A minute at least; as many as it ran.
+    expect(minutes).toBeGreaterThanOrEqual(1);
+    expect(minutes).toBeLessThan(6);
     await open(stage, page, '/ledger?view=hours');
     await page.getByRole('region', { name: 'Jobs' }).getByText('flatting, polishing, baking').waitFor();
     expect(await violations(page)).toEqual([]);

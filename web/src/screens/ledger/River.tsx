@@ -54,7 +54,9 @@ export function River() {
         <span>
           <strong className="figure text-[18px]">{data.total}</strong>{' '}
           {data.total === 1 ? 'entry' : 'entries'}
-          {asked.from ? `, ${dayAndTime(data.fromMs, data.zone)} to ${dayAndTime(data.toMs, data.zone)}` : ''}
+          {asked.from && !river.isPlaceholderData
+            ? `, ${dayAndTime(data.fromMs, data.zone)} to ${dayAndTime(data.toMs, data.zone)}`
+            : ''}
         </span>
         {isNarrowed ? (
           <button
