@@ -7,6 +7,7 @@ import { MACHINES, type PartLine } from './machines.ts';
 import { routeFor, type DemoRoute } from './surveys.ts';
 import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 import { demoFindings } from './findings.ts';
+import { PEOPLE_AND_PLACES } from './people.ts';
 import { demoHours } from './hours.ts';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
@@ -310,58 +311,6 @@ function pairsIn(machineId: string, lines: readonly PartLine[]): Map<string, str
   }
   return pairs;
 }
-
-/** Who comes and when, where work stands, and what reads the air there. */
-const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places' | 'probes'> = {
-  attendance: [
-    { weekday: 2, from: '18:30', to: '21:30' },
-    { weekday: 4, from: '18:30', to: '21:30' },
-    { weekday: 6, from: '09:30', to: '16:30' },
-  ],
-  people: [
-    { personId: 'ines', name: 'Ines' },
-    { personId: 'ruth', name: 'Ruth' },
-    { personId: 'tom', name: 'Tom' },
-    { personId: 'nell', name: 'Nell' },
-    { personId: 'joss', name: 'Joss' },
-    { personId: 'ravi', name: 'Ravi' },
-  ],
-  places: [
-    { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },
-    { placeId: 'shed', name: 'Running shed', exposure: 'indoor-still', altitudeM: 4, setpointC: null },
-    { placeId: 'leanto', name: 'Lean-to', exposure: 'indoor-fans', altitudeM: 3, setpointC: null },
-  ],
-  probes: [
-    {
-      probeId: 'probe-booth',
-      placeId: 'booth',
-      partId: null,
-      name: 'Booth wall',
-      isSimulated: true,
-    },
-    {
-      probeId: 'probe-shed',
-      placeId: 'shed',
-      partId: null,
-      name: 'Shed pillar',
-      isSimulated: true,
-    },
-    {
-      probeId: 'probe-leanto',
-      placeId: 'leanto',
-      partId: 'pump.cylinder-block',
-      name: 'Lean-to, magnet on the block',
-      isSimulated: true,
-    },
-    {
-      probeId: 'logger-leanto',
-      placeId: 'leanto',
-      partId: null,
-      name: 'Lean-to, old logger',
-      isSimulated: true,
-    },
-  ],
-};
 
 const inOrder = (list: readonly ShopFact[]): ShopFact[] =>
   [...list].sort((a, b) => Date.parse(a.endedAt ?? a.happenedAt) - Date.parse(b.endedAt ?? b.happenedAt));

@@ -384,47 +384,12 @@ export {
 
 // inspect
 export * from './inspect/index.ts';
-export {
-  inspectOf,
-  inspectList,
-  type FilmMapView,
-  type FindingView,
-  type InspectList,
-  type InspectView,
-  type LevelView,
-  type OpenFinding,
-  type PitsView,
-} from './shop/views/inspect.ts';
-export { learnedHere, learnedOf, lessonsHere, type Learned, type Lesson } from './shop/learned.ts';
 
 // ledger
 export * from './ledger/index.ts';
-export {
-  riverOf,
-  type RiverAsked,
-  type RiverBin,
-  type RiverEntry,
-  type RiverLane,
-  type RiverView,
-} from './shop/views/river.ts';
-export { recall, type Carrier, type RecallView } from './shop/views/recall.ts';
-export { hoursView, type HoursView, type MachineHours } from './shop/views/hours.ts';
-export type { Job, RateView } from './shop/pace.ts';
-export {
-  dossierOf,
-  type Dossier,
-  type DossierCoat,
-  type DossierFilm,
-  type DossierPart,
-} from './shop/views/dossier.ts';
 
 // aftercare
 export { CARE_FOUND, CARE_JOBS, type CareFound, type CareJob } from './aftercare/jobs.ts';
-export { REFERENCE_WET_H } from './aftercare/care.ts';
-export {
-  careView,
-  type CareLine,
-  type CareView,
-  type LifeBand,
-  type ReminderLine,
-} from './shop/views/care.ts';
+
+// the record, as it is answered
+export * from './shop/views/record.ts';

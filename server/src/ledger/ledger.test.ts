@@ -108,6 +108,8 @@ describe('hours and money', () => {
     expect(quarry.spentCents.consumables).toBe(1250);
     // 400 mL at 2 cents and 100 mL at 4 make 1200 cents for 500 mL; 200 of them went through the gun.
     expect(quarry.paintCents).toBe(480);
+    // The cab side's coat names no cup: what it cost is not known, and that is said.
+    expect(quarry.coatsNotPriced).toBe(1);
     expect(h.people.map((p) => [p.personId, p.hours])).toEqual(
       expect.arrayContaining([
         ['ines', 1.5],

@@ -21,11 +21,12 @@ import { stepsNow } from '../stepsNow.ts';
 export interface MachineHours {
   readonly machineId: string;
   readonly name: string;
-  readonly reckonedH: number;
   readonly workedH: number;
   /** By this shop's own pace, of what the routes have still to be done. */
   readonly left: HoursLeft;
   readonly paintCents: number;
+  /** Coats whose paint is not in that: they name no cup, or a tin of it has no price. */
+  readonly coatsNotPriced: number;
   readonly spentCents: Readonly<Record<SpentOn, number>>;
   readonly areaM2: number;
 }
@@ -64,16 +65,20 @@ function leftOf(parts: readonly DerivedPart[], rates: readonly RateView[]): Hour
 }
 
 /** What the paint that is on record for a part cost: what left the cup for each coat, by the prices on the tins; without one it counts nothing. */
-function paintCents(snapshot: Snapshot, parts: readonly DerivedPart[]): number {
+function paintOf(
+  snapshot: Snapshot,
+  parts: readonly DerivedPart[],
+): Pick<MachineHours, 'paintCents' | 'coatsNotPriced'> {
   const { mixes } = stockNow(snapshot).ledger;
-  let cents = 0;
+  let [cents, notPriced] = [0, 0];
   for (const part of parts)
     for (const { body } of ofKind(standingFacts(part.facts), 'coated')) {
       const mix = body.mixId === undefined ? undefined : mixes.get(body.mixId);
-      const perMl = mix && mixCentsPerMl(snapshot, mix);
-      cents += (perMl ?? 0) * (body.usedMl ?? 0);
+      const perMl = mix ? mixCentsPerMl(snapshot, mix) : null;
+      if (perMl === null || body.usedMl === undefined) notPriced += 1;
+      else cents += perMl * body.usedMl;
     }
-  return Math.round(cents);
+  return { paintCents: Math.round(cents), coatsNotPriced: notPriced };
 }
 
 const spentOn = (parts: readonly DerivedPart[]): Record<SpentOn, number> => {
@@ -107,10 +112,9 @@ export function hoursView(snapshot: Snapshot): HoursView {
       return {
         machineId: m.machineId,
         name: m.name,
-        reckonedH: own.reduce((s, j) => s + (j.reckonedH ?? 0), 0),
         workedH: own.reduce((s, j) => s + j.workedH, 0),
         left: leftOf(parts, rates),
-        paintCents: paintCents(snapshot, parts),
+        ...paintOf(snapshot, parts),
         spentCents: spentOn(parts),
         areaM2: parts.reduce((s, p) => s + (p.row.areaM2 ?? 0), 0),
       };

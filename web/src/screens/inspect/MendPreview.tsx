@@ -45,8 +45,8 @@ export function MendPreview({ plan, after, nowMs, zone }: Props) {
           'when it is done is not known: the clocks reach no further.'
         ) : (
           <>
-            {isLaid ? 'can be handled' : 'done'} <strong>{moment(plan.doneMs, nowMs, zone)}</strong> at the
-            soonest, in {duration(plan.doneMs - nowMs)}, if you work straight on.
+            {isLaid ? 'can be handled' : 'done'} <strong>{moment(plan.doneMs, nowMs, zone)}</strong> as
+            predicted, on the safe side: in {duration(plan.doneMs - nowMs)}, if you work straight on.
           </>
         )}
       </p>

@@ -80,6 +80,9 @@ function Money({ machine: m }: { readonly machine: MachineHours }) {
       {m.areaM2 > 0
         ? `; ${money.price(Math.round(all / m.areaM2))} for each m² of its ${units.area(m.areaM2)}`
         : ''}
+      {m.coatsNotPriced > 0
+        ? `. Not in it: the paint of ${m.coatsNotPriced} ${m.coatsNotPriced === 1 ? 'coat' : 'coats'} that name no cup, or whose tins have no price`
+        : ''}
     </p>
   );
 }
