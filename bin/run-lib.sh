@@ -42,10 +42,12 @@ open_calvetta() {
   log="$root/.calvetta/$name-server.log"
   say "starting the server"
   port=${PORT:-$(free_port)}
+  scheme=http
+  [ -z "${TLS_CERT:-}" ] || scheme=https
   start_server
-  ! declare -F loaded_into >/dev/null || loaded_into "http://127.0.0.1:$port"
+  ! declare -F loaded_into >/dev/null || loaded_into "$scheme://127.0.0.1:$port"
 
-  address="http://${HOST:-127.0.0.1}:$port"
+  address="$scheme://${HOST:-127.0.0.1}:$port"
   say "Calvetta is at $address  (Ctrl-C stops it)"
   [ -n "${DISPLAY:-}" ] && command -v xdg-open >/dev/null && xdg-open "$address" >/dev/null 2>&1 || true
   echo "$address" >"$address_file"
@@ -53,7 +55,7 @@ open_calvetta() {
 }
 
 start_server() {
-  PORT=$port LOG_LEVEL=warn node server/dist/main.js >"$log" 2>&1 9>&- &
+  PORT=$port LOG_LEVEL=warn SECRETS_FOLDER="${SECRETS_FOLDER:-$root/.calvetta/$name-secrets}" node server/dist/main.js >"$log" 2>&1 9>&- &
   server=$!
   echo "$server" >"$pid_file"
   for _ in $(seq 600); do

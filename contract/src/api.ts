@@ -82,10 +82,21 @@ export interface BenchTick extends BenchResponse {
 /** Said over SSE: only what changed. */
 export interface LiveMessage {
   readonly topic:
-    'facts' | 'stock' | 'parts' | 'sheets' | 'readings' | 'forecast' | 'entities' | 'import' | 'plan';
+    | 'facts'
+    | 'stock'
+    | 'parts'
+    | 'sheets'
+    | 'readings'
+    | 'forecast'
+    | 'entities'
+    | 'import'
+    | 'plan'
+    | 'door';
   readonly partIds?: readonly string[];
   readonly placeIds?: readonly string[];
   readonly jobId?: string;
+  /** Sessions that are over, by the hash of their ids: what hangs on them is closed. */
+  readonly ends?: readonly string[];
   /** Of the last ledger entry it tells of. */
   readonly seq?: number;
   /** Someone waits for it: what hangs on it is worked out before the next answer. */

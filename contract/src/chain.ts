@@ -1,4 +1,5 @@
 import type { MonthOfAir } from '@calvetta/core';
+import type { KnownHow } from './door.ts';
 
 /** What was measured of a place's own air over the months; nothing indoors. */
 export interface PlaceClimate {
@@ -19,6 +20,10 @@ export interface EntryWhole {
   readonly factId: string;
   readonly kind: string;
   readonly personId: string;
+  /** Whoever was signed in; null: nobody. */
+  readonly enteredBy: string | null;
+  /** How it is known that the person did it; null: it came in before that was asked, or in a file. */
+  readonly how: KnownHow | null;
   readonly deviceId: string;
   readonly happenedAtMs: number;
   readonly recordedAtMs: number;
@@ -36,7 +41,7 @@ export interface EntryWhole {
 export interface ChainFault {
   /** Place of the link; 0: a row that has none. */
   readonly seq: number;
-  readonly kind: 'fact' | 'sheet' | 'picture';
+  readonly kind: 'fact' | 'sheet' | 'picture' | 'person' | 'account';
   readonly id: string;
   readonly what:
     'text-changed' | 'link-broken' | 'links-missing' | 'row-changed' | 'row-missing' | 'row-unchained';

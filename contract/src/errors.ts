@@ -1,3 +1,4 @@
+import type { Role } from './door.ts';
 import type { CoatRefusal, HoldWhy, OpenQuestion, Reason } from '@calvetta/core';
 
 export const ERROR_CODES = [
@@ -22,6 +23,13 @@ export const ERROR_CODES = [
   'misdirected',
   'foreign-page',
   'content-type',
+  'no-owner',
+  'sign-in',
+  'bad-phrase',
+  'bad-invite',
+  'too-many-tries',
+  'not-allowed',
+  'last-owner',
   'busy',
   'database-away',
   'import-unreadable',
@@ -58,6 +66,8 @@ interface NotFound {
     | 'probe'
     | 'plan'
     | 'picture'
+    | 'account'
+    | 'tablet'
     | 'route';
   readonly id?: string;
   readonly path?: string;
@@ -107,6 +117,17 @@ export interface ErrorData {
   /** Where it came from, or the header it did not bring. */
   'foreign-page': { readonly origin?: string; readonly header?: string };
   'content-type': { readonly got: string; readonly accepts: readonly string[] };
+  'no-owner': Nothing;
+  'sign-in': Nothing;
+  'bad-phrase': Nothing;
+  'bad-invite': Nothing;
+  'too-many-tries': { readonly waitS: number };
+  /** What whoever asked is, and what it takes. */
+  'not-allowed': {
+    readonly role: Role;
+    readonly least: Role | 'self' | 'tablet' | 'inspector' | 'own-entry';
+  };
+  'last-owner': Nothing;
   busy: Nothing;
   'database-away': Nothing;
   'import-unreadable': { readonly needs: readonly string[] };

@@ -2,6 +2,7 @@
 export * from './api.ts';
 export * from './benchTick.ts';
 export * from './chain.ts';
+export * from './door.ts';
 export * from './errors.ts';
 export * from './plan.ts';
 export * from './shop.ts';

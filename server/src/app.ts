@@ -3,6 +3,8 @@ import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import { backupRoutes } from './backup/backup.routes.ts';
 import { careRoutes } from './aftercare/care.routes.ts';
+import { doorRoutes } from './door/door.routes.ts';
+import { byPin, guard, keepHash } from './door/guard.ts';
 import { benchRoutes } from './bench/bench.routes.ts';
 import type { Deps } from './deps.ts';
 import { dossierRoutes } from './dossier/dossier.routes.ts';
@@ -32,6 +34,7 @@ import { thingsRoutes } from './things/things.routes.ts';
 export const routersOf = (deps: Deps): Router[] =>
   [
     serviceRoutes,
+    doorRoutes,
     shopRoutes,
     sheetsRoutes,
     benchRoutes,
@@ -77,11 +80,13 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
       strictTransportSecurity: false,
     }),
   );
+  if (deps.door.trustProxy !== null) app.set('trust proxy', deps.door.trustProxy);
   app.use(frontDoor(deps.publicOrigin));
+  app.use('/api', guard(deps));
   app.use('/api', contentTypes(TYPES));
   app.use('/api', roomToWrite(deps.freeBytes, deps.nowMs));
   app.use('/api', importsRoutes(deps));
-  app.use('/api', express.json({ limit: '1mb' }), inBounds(PLAIN));
+  app.use('/api', express.json({ limit: '1mb', verify: keepHash }), inBounds(PLAIN), byPin(deps));
   // Answers about a whole shop are large and repeat themselves; what is said as it happens is not held back for it.
   app.use(
     '/api',

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino';
 import type { Database } from './db/db.ts';
+import type { Door } from './door/door.ts';
 import type { LiveHub } from './live/live.ts';
 import type { Model } from './model/model.ts';
 
@@ -9,6 +10,7 @@ export interface Deps {
   readonly log: Logger;
   readonly live: LiveHub;
   readonly model: Model;
+  readonly door: Door;
   /** The wall clock, passed in so that tests can hold it. */
   readonly nowMs: () => number;
   readonly newId: () => string;

@@ -39,6 +39,7 @@ async function start(
       const m = /listening (\d+)/.exec(text);
       if (m) done(`http://127.0.0.1:${m[1]}`);
     });
+    child.stderr.on('data', (b: Buffer) => (text += b.toString()));
     void exit.then((code) => fail(new Error(`exited with ${code}: ${text}`)));
   });
   return { base, child, exit };
@@ -86,6 +87,38 @@ describe('the program', () => {
     expect(after.facts.filter((f) => f.kind === 'noted').length).toBe(300);
     second.child.kill('SIGTERM');
     expect(await second.exit).toBe(0);
+  }, 60_000);
+  it('is not opened to others’ machines before it has an owner; bin/owner’s program makes one, and then everyone signs in', async () => {
+    await expect(start({ HOST: '0.0.0.0' })).rejects.toThrow(/no owner yet.*bin\/owner/);
+    const owner = async (name: string): Promise<string> => {
+      const child = spawn(
+        process.execPath,
+        ['--import', 'tsx', '--conditions=@calvetta/source', join(ROOT, 'server/src/door/cli.ts'), name],
+        { cwd: ROOT, env: { ...process.env, NODE_OPTIONS: '', OWNER_URL: ownerUrl, ADDRESS: 'http://shed' } },
+      );
+      let said = '';
+      for (const out of [child.stdout, child.stderr]) out.on('data', (b: Buffer) => (said += b.toString()));
+      await new Promise((done) => child.on('exit', done));
+      return said;
+    };
+    expect(await owner('Nobody At All')).toMatch(/Nobody here is called “Nobody At All”.*Ines/);
+    const token = /http:\/\/shed\/in#(\S+)/.exec(await owner('ines'))?.[1] ?? '';
+    const first = await start();
+    const phrase = 'tide over the slip at noon';
+    expect((await send(first.base, '/api/door/redeem', { token, phrase })).status).toBe(201);
+    expect((await fetch(`${first.base}/api/shop`)).status).toBe(401);
+    first.child.kill('SIGTERM');
+    await first.exit;
+    const opened = await start({ HOST: '0.0.0.0' });
+    expect((await fetch(`${opened.base}/api/shop`)).status).toBe(401);
+    const signedIn = await send(opened.base, '/api/door/in', { name: 'Ines', phrase });
+    expect(signedIn.status).toBe(200);
+    const cookie = signedIn.headers.getSetCookie()[0]!;
+    expect(cookie).toMatch(/HttpOnly; SameSite=Strict/);
+    const shop = await fetch(`${opened.base}/api/shop`, { headers: { cookie: cookie.split(';')[0]! } });
+    expect(shop.status).toBe(200);
+    opened.child.kill('SIGTERM');
+    await opened.exit;
   }, 60_000);
   it('says what is missing when there is no database to use', async () => {
     await expect(start({ DATABASE_URL: '' })).rejects.toThrow(/DATABASE_URL is not set/);

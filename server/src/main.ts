@@ -1,11 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { statfs } from 'node:fs/promises';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { createDoor } from './door/door.ts';
+import { readSecrets } from './door/secrets.ts';
 import { createModel } from './model/model.ts';
 import { openDatabase } from './db/db.ts';
 import type { Deps } from './deps.ts';
@@ -26,6 +30,12 @@ const env = {
   dataFolder: process.env['DATA_FOLDER'] ?? null,
   /** Whether simulated instruments report; 0 for measuring without them. */
   simulate: process.env['SIMULATE'] !== '0',
+  /** Beside a certificate and its key the server speaks TLS itself. */
+  tls: tlsOf(process.env['TLS_CERT'], process.env['TLS_KEY']),
+  /** Which proxies before it are believed, as Express says it, such as 127.0.0.1. */
+  trustProxy: process.env['TRUST_PROXY'] ?? null,
+  /** A folder for what the database must not know; null: only for as long as it runs. */
+  secretsFolder: process.env['SECRETS_FOLDER'] ?? null,
   logLevel: process.env['LOG_LEVEL'] ?? 'info',
   demoFile:
     process.env['DEMO_FILE'] ?? join(import.meta.dirname, '..', '..', 'demo', 'scenario', 'shop.json'),
@@ -61,12 +71,26 @@ async function main(): Promise<void> {
     if (from !== processId) model.invalidate(m);
   });
   await sweepUploads();
+  const door = createDoor(
+    db,
+    {
+      secrets: readSecrets(env.secretsFolder),
+      isEncrypted: env.tls !== null || (env.publicOrigin?.startsWith('https:') ?? false),
+      trustProxy: env.trustProxy,
+    },
+    nowMs,
+  );
+  live.onMessage((m) => {
+    if (m.topic === 'door' || m.topic === 'entities') door.forget();
+  });
+  if (!isLoopback(env.host) && !(await door.hasOwner())) throw new NoOwner(env.host);
   const webFolder = env.webFolder;
   const deps: Deps = {
     db,
     log,
     live,
     model,
+    door,
     nowMs,
     newId: randomUUID,
     processId,
@@ -75,11 +99,13 @@ async function main(): Promise<void> {
     freeBytes,
   };
   const app = createApp(deps, existsSync(webFolder) ? webFolder : null);
-  const server = createServer(app);
+  const server = env.tls === null ? createServer(app) : createSecureServer(readTls(env.tls), app);
   await new Promise<void>((done, fail) => server.once('error', fail).listen(env.port, env.host, done));
   const { port } = server.address() as AddressInfo;
-  if (env.host !== '127.0.0.1')
-    log.warn(`open to the network on ${env.host}: anyone there can read and write, there is no sign-in yet`);
+  if (!isLoopback(env.host) && !door.isEncrypted)
+    log.warn(
+      `open to the network on ${env.host} without TLS: anyone there can read phrases, pins and tokens; sign-in tells people apart, it keeps no attacker out`,
+    );
   const stopSimulators = env.simulate ? keepSimulating(deps, 60_000) : (): void => undefined;
   console.log(`listening ${port}`);
 
@@ -98,6 +124,31 @@ async function main(): Promise<void> {
   process.on('SIGINT', stop);
 }
 
+interface Tls {
+  readonly cert: string;
+  readonly key: string;
+}
+function tlsOf(cert: string | undefined, key: string | undefined): Tls | null {
+  if (cert === undefined && key === undefined) return null;
+  if (cert === undefined || key === undefined)
+    throw new Error('TLS_CERT and TLS_KEY go together: name the files of both');
+  return { cert, key };
+}
+const readTls = ({ cert, key }: Tls): { cert: Buffer; key: Buffer } => ({
+  cert: readFileSync(cert),
+  key: readFileSync(key),
+});
+
+const isLoopback = (host: string): boolean => ['localhost', '::1'].includes(host) || host.startsWith('127.');
+/** Without an owner whoever reaches the server may do everything: so nobody else's machine may. */
+class NoOwner extends Error {
+  constructor(host: string) {
+    super(
+      `not opened on ${host}: this shop has no owner yet, so whoever reaches it could read and write everything. Run bin/owner on this computer first, then start it again.`,
+    );
+  }
+}
+
 /** Room on the disk of the database; null where nobody said which that is. */
 async function freeBytes(): Promise<number | null> {
   if (env.dataFolder === null) return null;
@@ -108,6 +159,10 @@ async function freeBytes(): Promise<number | null> {
 main().catch((error: unknown) => {
   if (error instanceof Error && 'code' in error && error.code === 'EADDRINUSE') {
     console.error(`port ${env.port} is taken by another program: choose one with PORT=…`);
+    process.exit(1);
+  }
+  if (error instanceof NoOwner) {
+    console.error(error.message);
     process.exit(1);
   }
   log.fatal({ err: error }, 'could not start');

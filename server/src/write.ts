@@ -19,5 +19,6 @@ export async function write<T>(
     return { done: out, message: said };
   });
   if (message) deps.model.invalidate(message);
+  if (message?.topic === 'door' || message?.topic === 'entities') deps.door.forget();
   return done;
 }

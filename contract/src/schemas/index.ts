@@ -10,4 +10,6 @@ export * from './sheetSchema.ts';
 export { joiOf, jsonSchemaOf } from './shape.ts';
 export { openApi } from './openapi.ts';
 export * from './ledger.ts';
+export * from './door.ts';
+export * from './rights.ts';
 export { API_ROUTES, type ApiRoute } from './routes.ts';

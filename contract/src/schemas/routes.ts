@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { accountPatch, inviteInput, ownKeyInput, pinActInput, redeemInput, signInInput } from './door.ts';
 import { factsInput } from './facts.ts';
 import {
   assemblyPatch,
@@ -69,6 +70,17 @@ const GOES = 'deleted where it never had a record, else put away';
 
 /** Every door there is: the description of the API is made from it, and a test holds it against what the server opens. */
 export const API_ROUTES: readonly ApiRoute[] = [
+  get('/door', 'Whether one signs in here, and who is signed in'),
+  send('post', '/door/in', 'Signs in, by name and phrase', signInInput),
+  { method: 'post', path: '/door/out', says: 'Signs out' },
+  { method: 'post', path: '/door/here', says: 'A hand is at the page: it stays signed in' },
+  send('patch', '/door/mine', 'One’s own phrase or pin, by the phrase', ownKeyInput),
+  send('post', '/door/acts', 'A pin, for one act on a shop’s tablet', pinActInput),
+  get('/door/accounts', 'Who may come in, as what'),
+  send('post', '/door/invites', 'Invites a person or a tablet; the token is shown this once', inviteInput),
+  send('post', '/door/redeem', 'Takes an invitation up', redeemInput),
+  send('patch', '/door/accounts/:personId', 'Lets in, changes or ends an account, by version', accountPatch),
+  drop('/door/tablets/:tabletId', 'Ends a tablet'),
   get('/shop', 'The workshop: its people, places, equipment and house practice'),
   send('post', '/shop', 'Begins a shop of one’s own, with the families of products that ship', newShop),
   send('patch', '/shop', 'Name, zone, units, currency, when people come; by version', shopPatch),

@@ -31,6 +31,14 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'foreign-page':
     'Only Calvetta’s own pages may write. From a script, send the header x-calvetta: 1 and no foreign Origin.',
   'content-type': 'Send application/json, or text/csv where a table is taken.',
+  'no-owner':
+    'This shop has no owner yet, so nobody signs in and nobody signs off: run bin/owner on its own computer.',
+  'sign-in': 'Sign in first. What you wrote waits on this device and is sent once you are in.',
+  'bad-phrase': 'Name and phrase, or pin, do not belong together. Try again; an owner can invite you anew.',
+  'bad-invite': 'This invitation was used, or its ten minutes are over: ask for a new one.',
+  'too-many-tries': 'Too many wrong ones: wait as long as it says, then try again.',
+  'not-allowed': 'Ask somebody who may, or an owner for the right.',
+  'last-owner': 'A shop keeps one owner at least: make somebody else an owner first.',
   busy: 'Too much at once, or the disk is nearly full. It waits here and is sent again by itself.',
   'database-away': 'The database does not answer. The entry waits here and is sent again by itself.',
   'import-unreadable':

@@ -2,6 +2,7 @@ import { originMs, type Fact } from '@calvetta/core';
 import type { FactInput, FactsStored } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
+import type { Who } from '../door/who.ts';
 import { AppError, errorBody, invalidInput } from '../http/errors.ts';
 import { lockFor } from '../ledger/locks.ts';
 import { checkEntry, recordEntry, type Checks, type KindChecks } from '../ledger/ledger.ts';
@@ -34,6 +35,7 @@ export interface Recorded extends FactsStored {
 export async function recordFacts(
   deps: Deps,
   workshopId: string,
+  who: Who,
   facts: readonly FactInput[],
   each = false,
 ): Promise<Recorded> {
@@ -54,7 +56,8 @@ export async function recordFacts(
       if (f.kind === 'route-set' && (await storeSheets(tx, workshopId, f))) hasNewSheets = true;
     const recordedAt = new Date(deps.nowMs());
     const out: Done[] = [];
-    for (const e of entries) out.push((await recordEntry(tx, workshopId, e, recordedAt, checks)) as Done);
+    for (const e of entries)
+      out.push((await recordEntry(tx, workshopId, e, recordedAt, checks, who)) as Done);
     return out;
   };
   return write(

@@ -90,7 +90,7 @@ export async function importShop(
     }
     await insertStockFacts(tx, file);
     for (const f of file.facts)
-      await insertEntry(tx, id, entryOf(asInput(f)), new Date(f.endedAt ?? f.happenedAt));
+      await insertEntry(tx, id, entryOf(asInput(f)), new Date(f.endedAt ?? f.happenedAt), null);
     await insertShelf(tx, file);
     await also?.(tx);
     return {
@@ -106,7 +106,7 @@ async function insertStockFacts(tx: Db, file: ShopFile): Promise<void> {
   const id = file.workshop.workshopId;
   for (const t of file.tins ?? []) await insertTin(tx, id, t);
   for (const f of file.stockFacts ?? []) {
-    await insertEntry(tx, id, stockAsInput(f), new Date(f.happenedAt));
+    await insertEntry(tx, id, stockAsInput(f), new Date(f.happenedAt), null);
   }
 }
 

@@ -68,7 +68,7 @@ describe('the chain', () => {
       row: { kind: 'noted', part_id: PART, body: { text: 'one more' } },
     });
     const { rows } = await app.db.query<{ n: number }>(
-      'select ((select count(*) from fact) + (select count(*) from sheet) + (select count(*) from picture))::int as n',
+      'select ((select count(*) from fact) + (select count(*) from sheet) + (select count(*) from picture) + (select count(*) from person))::int as n',
     );
     expect(all).toHaveLength(rows[0]!.n);
   });

@@ -7,7 +7,7 @@ import {
   type StockFact,
   type StockKind,
 } from '@calvetta/core';
-import type { EntryWhole } from '@calvetta/contract';
+import type { EntryWhole, KnownHow } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 
 export type EntryKind = FactKind | StockKind;
@@ -60,16 +60,24 @@ function toEntry(r: EntryRow): Entry {
   } as Entry;
 }
 
+/** Who wrote it down, and how it is known that the person it names did it. */
+export interface Entered {
+  /** Null: nobody was signed in. */
+  readonly by: string | null;
+  readonly how: KnownHow;
+}
+
 /** Stores an entry once. False when the same id is already there. */
 export async function insertEntry(
   db: Db,
   workshopId: string,
   e: EntryInput,
   recordedAt: Date,
+  entered: Entered | null,
 ): Promise<boolean> {
   const r = await db.query(
-    `insert into fact (workshop_id, fact_id, subject, kind, part_id, face, happened_at, ended_at, recorded_at, person_id, device_id, supersedes, body, evidence)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14) on conflict (workshop_id, fact_id) do nothing`,
+    `insert into fact (workshop_id, fact_id, subject, kind, part_id, face, happened_at, ended_at, recorded_at, person_id, device_id, supersedes, body, evidence, entered_by, how)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16) on conflict (workshop_id, fact_id) do nothing`,
     [
       workshopId,
       e.factId,
@@ -85,6 +93,8 @@ export async function insertEntry(
       e.supersedes,
       e.body,
       e.evidence,
+      entered?.by ?? null,
+      entered?.how ?? null,
     ],
   );
   return r.rowCount === 1;
@@ -114,6 +124,14 @@ export async function lastSeq(
     [workshopId, factIds],
   );
   return rows[0]?.seq ?? null;
+}
+/** Who wrote an entry down; null: nobody was signed in, or there is none. */
+export async function enteredBy(db: Db, workshopId: string, factId: string): Promise<string | null> {
+  const { rows } = await db.query<{ by: string | null }>(
+    'select entered_by as by from fact where workshop_id = $1 and fact_id = $2',
+    [workshopId, factId],
+  );
+  return rows[0]?.by ?? null;
 }
 /** The entry that corrected another, if any. */
 export async function findSuperseding(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
@@ -234,7 +252,7 @@ export const isThere = async (db: Db, workshopId: string, of: Ref, id: string): 
 /** All that is stored of an entry, with its link and what became of it. */
 export async function entryWhole(db: Db, workshopId: string, factId: string): Promise<EntryWhole | null> {
   const { rows } = await db.query<Omit<EntryWhole, 'corrects' | 'correctedBy'>>(
-    `select f.fact_id as "factId", f.kind, f.person_id as "personId", f.device_id as "deviceId", f.evidence,
+    `select f.fact_id as "factId", f.kind, f.person_id as "personId", f.entered_by as "enteredBy", f.how, f.device_id as "deviceId", f.evidence,
        (extract(epoch from f.happened_at) * 1000)::float8 as "happenedAtMs",
        (extract(epoch from f.recorded_at) * 1000)::float8 as "recordedAtMs",
        c.seq::float8 as "linkSeq", c.hash as "linkHash", coalesce((c.entry::jsonb ->> 'adopted')::boolean, false) as "isAdopted"

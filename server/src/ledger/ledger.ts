@@ -1,9 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
 import { PART_FACTS, pointersIn, STOCK_FACTS, type Kind, type Ref } from '@calvetta/core';
-import { FACT_BODIES, problemsOf, STOCK_BODIES } from '@calvetta/contract/schemas';
+import { FACT_BODIES, isAtLeast, leastOfKind, problemsOf, STOCK_BODIES } from '@calvetta/contract/schemas';
 import { sqlState, type Db } from '../db/db.ts';
+import { howKnown, needRole, type Who } from '../door/who.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import {
+  enteredBy,
   findEntry,
   findSuperseding,
   insertEntry,
@@ -67,16 +69,19 @@ export async function recordEntry(
   e: EntryInput,
   recordedAt: Date,
   checks: Checks,
+  who: Who,
 ): Promise<Stored> {
+  needRole(who, leastOfKind(e.kind));
   const already = await findEntry(tx, workshopId, e.factId);
   if (already) return sameOrConflict(already, e);
   const missing = await missingOf(tx, workshopId, e);
   if (missing.length > 0) throw new AppError('unknown-reference', { fields: missing });
   await checks[e.kind]?.check?.(tx, workshopId, e);
-  if (e.supersedes !== null) await checkCorrection(tx, workshopId, e, checks);
+  if (e.supersedes !== null) await checkCorrection(tx, workshopId, e, checks, who);
+  const entered = { by: who.personId, how: howKnown(who, e.personId) };
   try {
     await tx.query('savepoint one_entry');
-    if (!(await insertEntry(tx, workshopId, e, recordedAt)))
+    if (!(await insertEntry(tx, workshopId, e, recordedAt, entered)))
       return sameOrConflict((await findEntry(tx, workshopId, e.factId))!, e);
   } catch (error) {
     // Two tabs corrected the same entry at once: the unique constraint picks the winner, the loser sees both.
@@ -116,7 +121,13 @@ function sameOrConflict(stored: Entry, e: EntryInput): Stored {
 }
 
 /** A correction is of the same thing and kind, or takes it back; and nothing is corrected twice. */
-async function checkCorrection(tx: Db, workshopId: string, e: EntryInput, checks: Checks): Promise<void> {
+async function checkCorrection(
+  tx: Db,
+  workshopId: string,
+  e: EntryInput,
+  checks: Checks,
+  who: Who,
+): Promise<void> {
   const original = await findEntry(tx, workshopId, e.supersedes!);
   const about = original && 'partId' in original ? original.partId : null;
   if (!original || about !== e.partId) throw new AppError('unknown-reference', { fields: ['supersedes'] });
@@ -126,8 +137,18 @@ async function checkCorrection(tx: Db, workshopId: string, e: EntryInput, checks
       { field: 'kind', code: 'any.only', got: e.kind, accepts: `${original.kind} or ${voids}` },
     ]);
   }
+  await checkOwn(tx, workshopId, original, who);
   if (await findSuperseding(tx, workshopId, e.supersedes!)) throw await lostRace(tx, workshopId, e);
   await checks[original.kind]?.checkCorrection?.(tx, workshopId, e, original);
+}
+
+/** A hand corrects what is its own, by who did it or who wrote it down; a tablet what nobody signed in for. A lead corrects any. */
+async function checkOwn(tx: Db, workshopId: string, original: Entry, who: Who): Promise<void> {
+  if (isAtLeast(who.role, 'lead')) return;
+  const wroteIt = await enteredBy(tx, workshopId, original.factId);
+  const isOwn =
+    who.personId === null ? wroteIt === null : [original.personId, wroteIt].includes(who.personId);
+  if (!isOwn) throw new AppError('not-allowed', { role: who.role, least: 'own-entry' });
 }
 
 async function lostRace(tx: Db, workshopId: string, e: EntryInput): Promise<AppError> {

@@ -50,7 +50,8 @@ export function verifyChain(
     await tx.query(`set local timezone = 'UTC'`);
     const walk = await walkLinks(tx, workshopId, known);
     const rows = await rowFaults(tx, workshopId);
-    const faults = [...walk.faults, ...rows].sort((a, b) => a.seq - b.seq).slice(0, MOST_FAULTS);
+    const changing = await changingFaults(tx, workshopId);
+    const faults = [...walk.faults, ...rows, ...changing].sort((a, b) => a.seq - b.seq).slice(0, MOST_FAULTS);
     return {
       head: walk.head,
       links: walk.links,
@@ -118,6 +119,29 @@ async function rowFaults(tx: Db, workshopId: string): Promise<ChainFault[]> {
       [workshopId],
     );
     faults.push(...differ.rows, ...unchained.rows);
+  }
+  return faults;
+}
+
+/** Tables whose rows change: there is a link for every change, and the newest is what must stand there. */
+const CHANGING = ['person', 'account'] as const;
+
+async function changingFaults(tx: Db, workshopId: string): Promise<ChainFault[]> {
+  const faults: ChainFault[] = [];
+  for (const kind of CHANGING) {
+    const { rows } = await tx.query<ChainFault>(
+      `with newest as (
+         select distinct on (c.id) c.seq, c.id, c.entry::jsonb -> 'row' as was from chain c
+          where c.workshop_id = $1 and c.kind = '${kind}' and c.entry is not null order by c.id, c.seq desc),
+       rows as (select r.person_id as id, chained_row(r) as now from ${kind} r where r.workshop_id = $1)
+       select coalesce(n.seq, 0)::float8 as seq, '${kind}' as kind, coalesce(n.id, r.id) as id,
+         case when n.id is null then 'row-unchained' when r.id is null then 'row-missing' else 'row-changed' end as what
+         from newest n full join rows r on r.id = n.id
+        where n.id is null or (r.id is null and not n.was ? 'is_gone') or (r.id is not null and n.was <> r.now)
+        order by 1 limit ${MOST_FAULTS}`,
+      [workshopId],
+    );
+    faults.push(...rows);
   }
   return faults;
 }

@@ -26,8 +26,8 @@ interface Said {
 }
 
 export interface LiveHub {
-  /** Adds a page; it is removed when its connection ends. */
-  attach(res: Response): void;
+  /** Adds a page; it is removed when its connection ends, or with the session it hangs on. */
+  attach(res: Response, sidSha256: string | null): void;
   /** `from` is the process that wrote: its own caches know already. */
   onMessage(listener: (message: LiveMessage, from: string | null) => void): void;
   stop(): Promise<void>;
@@ -35,14 +35,15 @@ export interface LiveHub {
 
 /** Listens on the database and fans out to pages by SSE; reconnects by itself when the database was away. */
 export function startLive(url: string, log: Logger): LiveHub {
-  const pages = new Set<Response>();
+  /** Each with the session it hangs on; null: none. */
+  const pages = new Map<Response, string | null>();
   const listeners = new Set<(m: LiveMessage, from: string | null) => void>();
   let client: pg.Client | null = null;
   let stopped = false;
   let timer: NodeJS.Timeout | undefined;
 
   const send = (text: string): void => {
-    for (const page of pages) {
+    for (const page of pages.keys()) {
       // A page that stopped reading is let go before it fills the memory; it opens its line again by itself.
       if (page.writableLength > MOST_UNREAD) page.destroy();
       else page.write(text);
@@ -50,7 +51,17 @@ export function startLive(url: string, log: Logger): LiveHub {
   };
   const deliver = ({ message, from }: Said): void => {
     for (const listener of listeners) listener(message, from);
-    send(`data: ${JSON.stringify(message)}\n\n`);
+    const { ends, ...told } = message;
+    if (message.topic === 'door') end(ends);
+    send(`data: ${JSON.stringify(told)}\n\n`);
+  };
+  /** Lines of sessions that are over; where there were too many to name, every line, and who may opens it again. */
+  const end = (sessions: readonly string[] | undefined): void => {
+    for (const [page, session] of pages)
+      if (session !== null && (sessions === undefined || sessions.includes(session))) {
+        pages.delete(page);
+        page.end();
+      }
   };
   const retry = (): void => {
     client = null;
@@ -80,7 +91,7 @@ export function startLive(url: string, log: Logger): LiveHub {
   const beat = setInterval(() => send(': beat\n\n'), 20_000);
 
   return {
-    attach(res) {
+    attach(res, sidSha256) {
       res.writeHead(200, {
         'Content-Type': 'text/event-stream',
         'Cache-Control': 'no-cache, no-transform',
@@ -88,7 +99,7 @@ export function startLive(url: string, log: Logger): LiveHub {
       });
       res.write('retry: 1500\n\n');
       if (client) res.write(HEARING);
-      pages.add(res);
+      pages.set(res, sidSha256);
       res.on('close', () => pages.delete(res));
     },
     onMessage: (listener) => void listeners.add(listener),
@@ -96,7 +107,7 @@ export function startLive(url: string, log: Logger): LiveHub {
       stopped = true;
       clearInterval(beat);
       clearTimeout(timer);
-      for (const page of pages) page.end();
+      for (const page of pages.keys()) page.end();
       await client?.end().catch(() => undefined);
     },
   };

@@ -1,6 +1,8 @@
 import { Router } from 'express';
 import { openApi } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
+import { sidHash } from '../door/sessionStore.ts';
+import { whoOf } from '../door/who.ts';
 import { AppError } from '../http/errors.ts';
 
 /** What is asked of the program rather than of the shop: is it well, what can it do, what has changed. */
@@ -9,7 +11,7 @@ export function serviceRoutes(deps: Deps): Router {
   router.get('/openapi.json', (_req, res) => {
     res.json(openApi());
   });
-  router.get('/live', (_req, res) => deps.live.attach(res));
+  router.get('/live', (req, res) => deps.live.attach(res, whoOf(req).isOpen ? null : sidHash(req.sessionID)));
   /** Says what is wrong, in words a person can act on. */
   router.get('/health', async (_req, res) => {
     const startedMs = deps.nowMs();

@@ -12,6 +12,7 @@ export function staleOf(message: LiveMessage): Stale | null {
     case 'forecast':
     case 'import':
     case 'plan':
+    case 'door':
       return null;
     case 'stock':
       return { ...NOTHING_STALE, stock: true };

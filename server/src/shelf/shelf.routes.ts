@@ -4,6 +4,7 @@ import { leftoverFor, mixById, shelfResponse, shopping, type Snapshot } from '@c
 import { newTin, stockFactsInput, tinPatch } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
+import { whoOf } from '../door/who.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { changeStock } from './changeStock.ts';
@@ -58,13 +59,13 @@ export function shelfRoutes(deps: Deps): Router {
   router.post('/stock-facts', async (req, res) => {
     const { facts } = valid(stockFactsInput, req.body);
     const { workshopId } = (await needShop(deps)).workshop;
-    const { isNew, ...stored } = await recordStock(deps, workshopId, facts);
+    const { isNew, ...stored } = await recordStock(deps, workshopId, whoOf(req), facts);
     res.status(isNew ? 201 : 200).json(stored);
   });
   router.post('/tins', async (req, res) => {
     const sent = valid(newTin, req.body);
     const { workshopId } = (await needShop(deps)).workshop;
-    res.status(201).json(await receiveTin(deps, workshopId, sent));
+    res.status(201).json(await receiveTin(deps, workshopId, whoOf(req), sent));
   });
   router.patch('/tins/:tinId', async (req, res) => {
     const patch = valid(tinPatch, req.body);

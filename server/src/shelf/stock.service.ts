@@ -2,6 +2,7 @@ import { originMs, type Content, type StockBodies, type StockFact } from '@calve
 import type { NewTinInput, StockFactInput, TinRow } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
+import type { Who } from '../door/who.ts';
 import { AppError, invalidInput } from '../http/errors.ts';
 import { checkEntry, recordEntry, type Checks, type Stored } from '../ledger/ledger.ts';
 import { lockFor } from '../ledger/locks.ts';
@@ -24,6 +25,7 @@ export const stockEntryOf = (f: StockFactInput): EntryInput => ({
 export async function recordStock(
   deps: Deps,
   workshopId: string,
+  who: Who,
   facts: readonly StockFactInput[],
 ): Promise<{ readonly facts: readonly StockFact[]; readonly seq: number | null; readonly isNew: boolean }> {
   const entries = facts.map((f) => checkEntry(stockEntryOf(f), deps.nowMs()));
@@ -34,7 +36,7 @@ export async function recordStock(
       await lockFor(tx, workshopId, entries);
       const out: Stored<StockFact>[] = [];
       for (const e of entries)
-        out.push((await recordEntry(tx, workshopId, e, recordedAt, STOCK_CHECKS)) as Stored<StockFact>);
+        out.push((await recordEntry(tx, workshopId, e, recordedAt, STOCK_CHECKS, who)) as Stored<StockFact>);
       const stored = out.map((s) => s.fact);
       const seq = await lastSeq(
         tx,
@@ -51,10 +53,15 @@ export async function recordStock(
 const OVERFILL = 1.1;
 
 /** A new tin and its delivery, both or neither. Sent again it is the same tin. */
-export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInput): Promise<TinRow> {
-  const { tin, receivedMl, ...who } = sent;
+export async function receiveTin(
+  deps: Deps,
+  workshopId: string,
+  who: Who,
+  sent: NewTinInput,
+): Promise<TinRow> {
+  const { tin, receivedMl, ...envelope } = sent;
   const delivery = stockEntryOf({
-    ...who,
+    ...envelope,
     kind: 'tin-received',
     supersedes: null,
     body: { tinId: tin.tinId, ml: receivedMl },
@@ -83,7 +90,7 @@ export async function receiveTin(deps: Deps, workshopId: string, sent: NewTinInp
     const stored = (await findTin(tx, workshopId, tin.tinId))!;
     if (!isNew && !(await findEntry(tx, workshopId, sent.factId)))
       throw new AppError('version-conflict', { stored, sent: tin });
-    await recordEntry(tx, workshopId, delivery, new Date(deps.nowMs()), STOCK_CHECKS);
+    await recordEntry(tx, workshopId, delivery, new Date(deps.nowMs()), STOCK_CHECKS, who);
     return stored;
   };
   return write(deps, receive, { topic: 'stock' });

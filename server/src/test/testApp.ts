@@ -8,6 +8,8 @@ import { pino } from 'pino';
 import type { FactKind } from '@calvetta/core';
 import type { FactInput, ShopFile } from '@calvetta/contract';
 import { createApp } from '../app.ts';
+import { createDoor } from '../door/door.ts';
+import { readSecrets } from '../door/secrets.ts';
 import { createModel } from '../model/model.ts';
 import { openDatabase, type Database } from '../db/db.ts';
 import { layOut } from '../db/migrate.ts';
@@ -132,6 +134,10 @@ export async function startTestApp(
   live.onMessage((m, from) => {
     if (from !== processId) model.invalidate(m);
   });
+  const door = createDoor(db, { secrets: readSecrets(null), isEncrypted: false, trustProxy: null }, nowMs);
+  live.onMessage((m) => {
+    if (m.topic === 'door' || m.topic === 'entities') door.forget();
+  });
   const server: Server = createServer(
     createApp(
       {
@@ -139,6 +145,7 @@ export async function startTestApp(
         log,
         live,
         model,
+        door,
         nowMs,
         newId: randomUUID,
         processId,

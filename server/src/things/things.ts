@@ -64,7 +64,9 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
     patch: personPatch,
     points: {},
     record: `select 1 from fact where workshop_id = $1 and (person_id = $2 or entered_by = $2)
-      union all select 1 from plan where workshop_id = $1 and person_id = $2`,
+      union all select 1 from plan where workshop_id = $1 and person_id = $2
+      union all select 1 from account where workshop_id = $1 and person_id = $2`,
+    goesWith: ['delete from invite where workshop_id = $1 and person_id = $2'],
     changed: entities,
   },
   place: {
