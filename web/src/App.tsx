@@ -1,6 +1,7 @@
 import { lazy, Suspense, useEffect } from 'react';
 import { Route, Routes } from 'react-router';
 import { isNoShop, useLive, useShop } from './api/queries.ts';
+import { DoorGate } from './door/DoorGate.tsx';
 import { Textures } from './drawings/Textures.tsx';
 import { Notices } from './shell/Notices.tsx';
 import { SCREENS } from './screens.ts';
@@ -18,18 +19,27 @@ const WhoPanel = lazy(() => import('./dialogs/WhoPanel.tsx'));
 const TimerBar = lazy(() => import('./shell/TimerBar.tsx'));
 const Dialogs = lazy(() => import('./dialogs/Dialogs.tsx'));
 
+/** The door first: where one signs in, nothing of the shop is asked for before. */
 export function App() {
+  const theme = usePrefs((s) => s.theme);
+  useEffect(() => {
+    document.documentElement.dataset['theme'] = theme;
+  }, [theme]);
+  return (
+    <DoorGate>
+      <Shop />
+    </DoorGate>
+  );
+}
+
+function Shop() {
   useLive();
   useKeys();
   const isAsked = useWho((s) => s.answer !== null);
   const isTiming = useTimer((s) => s.running !== null);
-  const theme = usePrefs((s) => s.theme);
   const shop = useShop();
   const hasNoShop = isNoShop(shop.error);
   const isOpen = useDialogs((s) => s.open !== null);
-  useEffect(() => {
-    document.documentElement.dataset['theme'] = theme;
-  }, [theme]);
   return (
     <div className="flex h-full max-md:flex-col-reverse print:block print:h-auto">
       <a

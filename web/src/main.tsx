@@ -3,14 +3,15 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.tsx';
-import { Refused } from './api/client.ts';
+import { Refused, SignedOut } from './api/client.ts';
 import './main.css';
 
 const client = new QueryClient({
   defaultOptions: {
     queries: {
       // A refusal will be refused again; only a server that is away is worth asking twice.
-      retry: (count, error) => !(error instanceof Refused && error.status < 500) && count < 20,
+      retry: (count, error) =>
+        !(error instanceof SignedOut) && !(error instanceof Refused && error.status < 500) && count < 20,
       retryDelay: (attempt) => Math.min(1000 * 2 ** attempt, 5000),
       refetchOnWindowFocus: true,
       staleTime: 5000,

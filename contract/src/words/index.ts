@@ -1,4 +1,5 @@
 export * from './care.ts';
+export * from './door.ts';
 export * from './errors.ts';
 export * from './bench.ts';
 export * from './why.ts';

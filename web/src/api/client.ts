@@ -30,7 +30,10 @@ import type {
   RiverView,
   SnapshotSource,
 } from '@calvetta/core';
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex } from '@noble/hashes/utils.js';
 import type { Write } from '../record/write.ts';
+import { takePin } from '../state/pin.ts';
 
 /** The server said no, with the one error body. */
 export class Refused extends Error {
@@ -44,6 +47,15 @@ export class Refused extends Error {
 }
 /** Nobody answered, or the one who did could not: worth sending again. */
 export class Away extends Error {}
+
+/** The door is shut: nobody is signed in here any more. What was to be written waits until somebody is. */
+export class SignedOut extends Away {}
+const onShut = new Set<() => void>();
+/** Called whenever the door turns out to be shut. Returns how to stop listening. */
+export function whenShut(listener: () => void): () => void {
+  onShut.add(listener);
+  return () => onShut.delete(listener);
+}
 
 /** The server is there and cannot do it now. */
 const isBusy = (status: number, body: unknown): boolean =>
@@ -59,7 +71,7 @@ function learnSeq(answer: unknown): void {
 interface Request extends RequestInit {
   readonly headers?: Readonly<Record<string, string>>;
 }
-async function call<T>(path: string, init: Request = {}): Promise<T> {
+export async function call<T>(path: string, init: Request = {}): Promise<T> {
   const headers = { ...init.headers, ...(knownSeq === 0 ? {} : { [SEQ_HEADER]: String(knownSeq) }) };
   const res = await fetch(`/api${path}`, { ...init, headers }).catch(() => null);
   if (!res) throw new Away('no answer');
@@ -68,6 +80,10 @@ async function call<T>(path: string, init: Request = {}): Promise<T> {
   if (res.ok) {
     learnSeq(body);
     return body as T;
+  }
+  if (isErrorBody(body) && body.code === 'sign-in') {
+    for (const listener of onShut) listener();
+    throw new SignedOut('signed out');
   }
   if (isBusy(res.status, body) || !isErrorBody(body)) throw new Away(`status ${res.status}`);
   throw new Refused(res.status, body);
@@ -81,20 +97,38 @@ const LONGEST_MS = 20_000;
 /** A picture over a shed’s wireless takes its time. */
 const LONGEST_FILE_MS = 180_000;
 /** What only our own pages can send with a write (the server's `http/frontDoor.ts`). */
-const WRITES = { 'X-Calvetta': '1' };
+export const WRITES = { 'X-Calvetta': '1' };
 
 /** The one door through which anything is sent to be stored: see record/. */
-export const send = (write: Write): Promise<unknown> =>
-  call(write.path, {
+export const send = async (write: Write): Promise<unknown> => {
+  const body = write.body === null ? null : JSON.stringify(write.body);
+  return call(write.path, {
     method: write.method,
     // A line that stalls is nobody's answer; sent again, it is stored once.
     ...(typeof AbortSignal.timeout === 'function'
       ? { signal: AbortSignal.timeout(write.file ? LONGEST_FILE_MS : LONGEST_MS) }
       : {}),
-    headers: { ...WRITES, ...(write.body === null ? {} : { 'Content-Type': 'application/json' }) },
-    ...(write.body === null ? {} : { body: JSON.stringify(write.body) }),
+    headers: {
+      ...WRITES,
+      ...(body === null ? {} : { 'Content-Type': 'application/json', ...(await signedByPin(body)) }),
+    },
+    ...(body === null ? {} : { body }),
     ...(write.file ? { body: formOf(write.file) } : {}),
   });
+};
+
+/** On a tablet of the shop: a pin that was given for the next entry is used for it, bound to what it says. */
+async function signedByPin(body: string): Promise<Readonly<Record<string, string>>> {
+  const held = takePin();
+  if (!held) return {};
+  const bodySha256 = bytesToHex(sha256(new TextEncoder().encode(body)));
+  await call('/door/acts', {
+    method: 'POST',
+    headers: { ...WRITES, 'Content-Type': 'application/json' },
+    body: JSON.stringify({ ...held, bodySha256 }),
+  });
+  return { 'X-Calvetta-Act': '1' };
+}
 
 /** The browser writes the form’s own type, with what parts it. */
 function formOf(file: Blob): FormData {

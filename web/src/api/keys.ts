@@ -1,6 +1,8 @@
 /** Names under which answers are kept: the one list of them, so that what is asked and what is dropped never miss each other. */
 export const KEYS = {
   shop: ['shop'],
+  door: ['door'],
+  accounts: ['door', 'accounts'],
   bench: ['bench'],
   machines: ['machines'],
   part: (partId: string | null) => ['part', partId],

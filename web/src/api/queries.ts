@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import type { Person } from '@calvetta/core';
 import type { BenchHeld, PlaceInfo } from '@calvetta/contract';
 import { DERIVED, KEYS } from './keys.ts';
+import { getAccounts, getDoor } from './doorClient.ts';
 import { oneLine, type Heard } from './oneLine.ts';
 import { flushOutbox } from '../record/outbox.ts';
 import {
@@ -37,6 +38,10 @@ export const useShop = () =>
     queryFn: getShop,
     staleTime: 300_000,
   });
+/** Who may come in here, and who has. Asked once; what shuts the door asks again. */
+export const useDoor = () =>
+  useQuery({ queryKey: KEYS.door, queryFn: getDoor, staleTime: 300_000, retry: false });
+export const useAccounts = () => useQuery({ queryKey: KEYS.accounts, queryFn: getAccounts });
 /** A page asks for what others write no more often than this. */
 const LEAST_APART_MS = 250;
 /** The workshop is not there yet: it is to be begun. */
@@ -136,6 +141,10 @@ export function useLive(): void {
     const flush = (): void => void flushOutbox().then((sent) => sent > 0 && refreshDerived(client));
     const heard = ({ topic }: Heard): void => {
       if (topic === 'import') return;
+      if (topic === 'door') {
+        void client.invalidateQueries({ queryKey: KEYS.door });
+        return;
+      }
       if (topic === 'plan') {
         void client.invalidateQueries({ queryKey: KEYS.plan });
         return;

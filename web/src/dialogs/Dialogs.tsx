@@ -12,6 +12,7 @@ import { LabelDialog } from './LabelDialog.tsx';
 import { ManyDialog } from './ManyDialog.tsx';
 import { MachineDialog } from './MachineDialog.tsx';
 import { NewPartDialog } from './NewPartDialog.tsx';
+import { PinDialog } from './PinDialog.tsx';
 import { PlaceDialog } from './PlaceDialog.tsx';
 import { ProbeDialog } from './ProbeDialog.tsx';
 import { LogDialog } from './LogDialog.tsx';
@@ -41,6 +42,7 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   machine: MachineDialog,
   'new-part': NewPartDialog,
   keys: KeysDialog,
+  pin: PinDialog,
   find: FindDialog,
   import: ImportDialog,
   'parts-list': PartsListDialog,

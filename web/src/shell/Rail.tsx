@@ -1,5 +1,8 @@
 import { NavLink } from 'react-router';
 import { RAIL } from '../screens.ts';
+import { useDoor } from '../api/queries.ts';
+import { useDialogs } from '../state/dialogs.ts';
+import { usePin } from '../state/pin.ts';
 import { useOutbox } from '../record/outbox.ts';
 
 /** The places, in the order of the work: a rail beside the screen, a bar under it on a phone. */
@@ -26,11 +29,33 @@ export function Rail() {
           {word}
         </NavLink>
       ))}
+      <Hands />
       {waiting > 0 ? (
-        <span role="status" className="figure m-1 bg-mark p-1 text-center text-[12px] text-white md:mt-auto">
+        <span role="status" className="figure m-1 bg-mark p-1 text-center text-[12px] text-white">
           {waiting} waiting to be sent
         </span>
       ) : null}
     </nav>
+  );
+}
+
+/** Who is signed in; on a tablet of the shop, where the next entry can be signed with a pin. */
+function Hands() {
+  const me = useDoor().data?.me;
+  const isHeld = usePin((s) => s.held !== null);
+  const show = useDialogs((s) => s.show);
+  const look =
+    'figure m-1 p-1 text-center text-[12px] leading-tight break-words max-md:hidden md:mt-auto hover:bg-white/10';
+  if (!me) return <span className="md:mt-auto" />;
+  if (me.tabletId === null)
+    return (
+      <NavLink to="/settings" className={look} title="Who is signed in">
+        {me.name}
+      </NavLink>
+    );
+  return (
+    <button type="button" className={look} onClick={() => show({ kind: 'pin' })}>
+      {isHeld ? 'Next entry is signed' : 'Sign with a pin'}
+    </button>
   );
 }

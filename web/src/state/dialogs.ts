@@ -22,6 +22,8 @@ export interface DialogProps {
   readonly machine: { readonly machineId: string | null };
   readonly 'new-part': { readonly machineId: string; readonly assemblyId: string | null };
   readonly keys: object;
+  /** On a tablet of the shop: a pin for the next entry. */
+  readonly pin: object;
   readonly find: object;
   readonly import: object;
   readonly 'parts-list': { readonly machineId: string; readonly machineName: string };

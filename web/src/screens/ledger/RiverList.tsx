@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { useEntry } from '../../api/queries.ts';
+import { useEntry, useShop } from '../../api/queries.ts';
 import type { RiverEntry, RiverView } from '@calvetta/core';
-import { FACT_WORDS, factDetail, stepName } from '@calvetta/contract/words';
+import { FACT_WORDS, factDetail, HOW_WORDS, stepName } from '@calvetta/contract/words';
 import { MarkSwatch } from '../../drawings/RiverLane.tsx';
 import { useMoney } from '../../ui/money.ts';
 import { dayAndTime } from '../../ui/time.ts';
@@ -81,9 +81,11 @@ function Row({ entry: e, zone }: { readonly entry: RiverEntry; readonly zone: st
 /** All that is stored of an entry: when it was written, on what, what stood on the page, its link, what became of it. */
 function Whole({ factId, zone }: { readonly factId: string; readonly zone: string }) {
   const entry = useEntry(factId);
+  const people = useShop().data?.people;
   if (!entry.data) return <p className="pl-7 text-[13px] text-quiet">Reading…</p>;
-  const { recordedAtMs, deviceId, evidence, linkSeq, linkHash, isAdopted, corrects, correctedBy } =
-    entry.data;
+  const { recordedAtMs, personId, enteredBy, how, deviceId, evidence } = entry.data;
+  const { linkSeq, linkHash, isAdopted, corrects, correctedBy } = entry.data;
+  const nameOf = (id: string): string => people?.find((p) => p.personId === id)?.name ?? id;
   const seen = Object.entries(evidence ?? {}).filter(([, v]) =>
     ['string', 'number', 'boolean'].includes(typeof v),
   );
@@ -91,7 +93,12 @@ function Whole({ factId, zone }: { readonly factId: string; readonly zone: strin
     <dl className="my-1 ml-7 grid max-w-[760px] grid-cols-[140px_minmax(0,1fr)] gap-x-3 border-l-4 border-line pl-3 text-[13px]">
       <dt className="text-quiet">Written down</dt>
       <dd>
-        {dayAndTime(recordedAtMs, zone)}, on {deviceId}; who did it is as it was said, there is no sign-in
+        {dayAndTime(recordedAtMs, zone)}, on {deviceId}
+      </dd>
+      <dt className="text-quiet">Who did it</dt>
+      <dd>
+        {how === null ? 'as it came in' : HOW_WORDS[how]}
+        {enteredBy === null || enteredBy === personId ? '' : `; written down by ${nameOf(enteredBy)}`}
       </dd>
       <dt className="text-quiet">Link</dt>
       <dd>

@@ -1,5 +1,5 @@
 import type { Person } from '@calvetta/core';
-import { useShop } from '../../api/queries.ts';
+import { useDoor, useShop } from '../../api/queries.ts';
 import { AddLine } from '../../forms/AddLine.tsx';
 import { Rename } from '../../forms/Rename.tsx';
 import { useThings } from '../../record/useThings.ts';
@@ -21,6 +21,8 @@ export function People() {
   const shop = useShop();
   const { personId, setPerson } = usePrefs();
   const things = useThings();
+  // Whoever signed in is known: a touch on a name makes nobody another.
+  const isSignedIn = useDoor().data?.me?.personId != null;
   const people = shop.data?.people ?? [];
   const add = (name: string): void => {
     const id = `p-${newId().slice(0, 12)}`;
@@ -51,7 +53,7 @@ export function People() {
                 ) : null}
               </span>
               <span className="flex">
-                {p.personId === personId ? null : (
+                {p.personId === personId || isSignedIn ? null : (
                   <Button look="quiet" isInRow onClick={() => setPerson(p.personId)}>
                     It’s me
                   </Button>

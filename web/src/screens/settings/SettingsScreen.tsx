@@ -15,6 +15,7 @@ import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../forms/Field.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
+import { TheDoor } from './door/TheDoor.tsx';
 import { People } from './People.tsx';
 import { Places } from './Places.tsx';
 import { Practice } from './Practice.tsx';
@@ -40,6 +41,9 @@ export default function SettingsScreen() {
       </Section>
       <Section title="People">
         <People />
+      </Section>
+      <Section title="The door">
+        <TheDoor />
       </Section>
       {shop.data ? (
         <Section title="When we come">

@@ -1,9 +1,8 @@
-import QRCode from 'qrcode';
-import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { TinView } from '@calvetta/contract';
 import { useShelf } from '../../api/queries.ts';
 import { Button } from '../../ui/Button.tsx';
+import { QrCode } from '../../ui/QrCode.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { tinName } from '../../words/tinWords.ts';
@@ -45,24 +44,10 @@ export default function LabelsScreen() {
 
 function Label({ tin }: { readonly tin: TinView }) {
   const units = useUnits();
-  const [svg, setSvg] = useState('');
   const url = `${location.origin}/shelf?tin=${encodeURIComponent(tin.tinId)}`;
-  useEffect(() => {
-    let isOld = false;
-    void QRCode.toString(url, { type: 'svg', margin: 1, errorCorrectionLevel: 'M' }).then((text) => {
-      if (!isOld) setSvg(text);
-    });
-    return () => {
-      isOld = true;
-    };
-  }, [url]);
   return (
     <li className="flex break-inside-avoid gap-3 border border-line bg-white p-2 text-black">
-      <img
-        className="size-24 shrink-0"
-        alt={`Code that opens ${tinName(tin)}`}
-        src={svg === '' ? undefined : `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`}
-      />
+      <QrCode text={url} alt={`Code that opens ${tinName(tin)}`} />
       <div className="min-w-0 text-[13px]">
         <p className="figure text-[16px] leading-tight">{tinName(tin)}</p>
         <p>

@@ -1,0 +1,48 @@
+import { useState } from 'react';
+import { usePeople } from '../api/queries.ts';
+import { Choice, Field } from '../forms/Field.tsx';
+import { usePrefs } from '../state/prefs.ts';
+import { holdPin } from '../state/pin.ts';
+import { Button } from '../ui/Button.tsx';
+import { Panel } from '../ui/Panel.tsx';
+
+/** Signs the next entry of a shop's tablet: whose pin, and the pin. It is good for one entry and for two minutes. */
+export function PinDialog({ onClose }: { readonly onClose: () => void }) {
+  const people = usePeople();
+  const { personId, setPerson } = usePrefs();
+  const [pin, setPin] = useState('');
+  const isFit = /^\d{6}$/.test(pin) && personId !== null;
+  return (
+    <Panel title="Sign the next entry" subtitle="good for one entry, and for two minutes" onClose={onClose}>
+      <form
+        className="flex flex-col gap-4"
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (!isFit) return;
+          holdPin({ personId, pin });
+          onClose();
+        }}
+      >
+        <Choice
+          label="Whose"
+          value={personId}
+          options={people.map((p) => ({ value: p.personId, text: p.name }))}
+          onChange={setPerson}
+        />
+        <Field label="Pin" hint="six figures; set it under Settings where you are signed in yourself">
+          <input
+            type="password"
+            inputMode="numeric"
+            autoComplete="off"
+            maxLength={6}
+            value={pin}
+            onChange={(e) => setPin(e.target.value)}
+          />
+        </Field>
+        <Button type="submit" look="main" className="self-start" disabled={!isFit}>
+          Sign the next entry
+        </Button>
+      </form>
+    </Panel>
+  );
+}

@@ -1,0 +1,93 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { redeemInvite, signIn } from '../api/doorClient.ts';
+import { Field } from '../forms/Field.tsx';
+import { useSave } from '../forms/useSave.ts';
+import { Doorway } from './Doorway.tsx';
+
+const SHORTEST = 12;
+
+/** Takes an invitation up: a person chooses a phrase and waits to be let in; a tablet of the shop’s own is in at once. */
+export default function Redeem({ token }: { readonly token: string }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const save = useSave();
+  const [phrase, setPhrase] = useState('');
+  const [again, setAgain] = useState('');
+  const [waits, setWaits] = useState<string | null>(null);
+  const isTooShort = phrase !== '' && phrase.length < SHORTEST;
+  const isOther = again !== '' && again !== phrase;
+  const enter = async (): Promise<void> => {
+    await client.resetQueries();
+    await navigate('/', { replace: true });
+  };
+  const take = async (): Promise<void> => {
+    const done = await redeemInvite(token, phrase === '' ? undefined : phrase);
+    if (done.isWaiting) {
+      setWaits(done.name);
+      return;
+    }
+    if (phrase !== '') await signIn(done.name, phrase);
+    await enter();
+  };
+  const submit = (): void => {
+    if (!isTooShort && phrase === again) save.run(take);
+  };
+  if (waits !== null)
+    return (
+      <Doorway
+        title={`Nearly in, ${waits}`}
+        button="I have been let in"
+        isBusy={save.isBusy}
+        trouble={save.trouble}
+        onSubmit={() =>
+          save.run(async () => {
+            await signIn(waits, phrase);
+            await enter();
+          })
+        }
+      >
+        <p>
+          Whoever invited you sees your name under Settings, The door, and lets you in there. Then come in
+          here, or sign in by name and phrase whenever you like.
+        </p>
+      </Doorway>
+    );
+  return (
+    <Doorway
+      title="You are invited"
+      button="Take it up"
+      isBusy={save.isBusy}
+      trouble={save.trouble}
+      onSubmit={submit}
+    >
+      <p>
+        Choose a phrase: a short sentence that you remember and nobody guesses. For a tablet that hangs in the
+        shop leave both fields empty.
+      </p>
+      <Field
+        label="Phrase"
+        hint={`${SHORTEST} characters at least; blanks count`}
+        problem={isTooShort ? `${SHORTEST - phrase.length} more` : null}
+      >
+        <input
+          type="password"
+          autoComplete="new-password"
+          maxLength={200}
+          value={phrase}
+          onChange={(e) => setPhrase(e.target.value)}
+        />
+      </Field>
+      <Field label="The same again" problem={isOther ? 'not the same' : null}>
+        <input
+          type="password"
+          autoComplete="new-password"
+          maxLength={200}
+          value={again}
+          onChange={(e) => setAgain(e.target.value)}
+        />
+      </Field>
+    </Doorway>
+  );
+}
