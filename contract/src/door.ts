@@ -51,3 +51,19 @@ export interface Invitation {
   readonly token: string;
   readonly expiresAtMs: number;
 }
+
+/** What a sign-off of a part would cover now. */
+export interface ToSign {
+  readonly partId: string;
+  readonly name: string;
+  readonly facts: readonly string[];
+  readonly stock: readonly string[];
+  /** Over the text of those entries. */
+  readonly sha256: string;
+  readonly openFindings: number;
+  /** Coats on it, and when the last entry was made. */
+  readonly coats: number;
+  readonly lastAtMs: number | null;
+  /** Whoever asks has worked on it. */
+  readonly isOwnWork: boolean;
+}

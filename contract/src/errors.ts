@@ -30,6 +30,8 @@ export const ERROR_CODES = [
   'too-many-tries',
   'not-allowed',
   'last-owner',
+  'signed-changed',
+  'own-work',
   'busy',
   'database-away',
   'import-unreadable',
@@ -125,9 +127,15 @@ export interface ErrorData {
   /** What whoever asked is, and what it takes. */
   'not-allowed': {
     readonly role: Role;
-    readonly least: Role | 'self' | 'tablet' | 'inspector' | 'own-entry';
+    readonly least: Role | 'self' | 'tablet' | 'inspector' | 'signer' | 'own-entry';
   };
   'last-owner': Nothing;
+  /** What came, went or was corrected between the page and the signature, by part. */
+  'signed-changed': {
+    readonly parts: readonly { readonly partId: string; readonly factIds: readonly string[] }[];
+  };
+  /** Parts that whoever wanted to sign has worked on. */
+  'own-work': { readonly partIds: readonly string[] };
   busy: Nothing;
   'database-away': Nothing;
   'import-unreadable': { readonly needs: readonly string[] };

@@ -332,6 +332,7 @@ export type {
   RouteStepView,
   FactView,
   PartDetail,
+  SignOffView,
 } from './shop/views/partView.ts';
 export { type AirPoint, type PlaceAirResponse, placeAirView } from './shop/views/air.ts';
 export {

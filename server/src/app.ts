@@ -16,6 +16,7 @@ import { roomToWrite } from './http/roomToWrite.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
 import { inspectRoutes } from './inspect/inspect.routes.ts';
 import { ledgerRoutes } from './ledger/ledger.routes.ts';
+import { signOffRoutes } from './ledger/signOff.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
 import { planRoutes } from './plan/plan.routes.ts';
@@ -51,6 +52,7 @@ export const routersOf = (deps: Deps): Router[] =>
     packsRoutes,
     backupRoutes,
     ledgerRoutes,
+    signOffRoutes,
     dossierRoutes,
     careRoutes,
   ].map((routes) => routes(deps));

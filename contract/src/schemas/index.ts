@@ -11,5 +11,6 @@ export { joiOf, jsonSchemaOf } from './shape.ts';
 export { openApi } from './openapi.ts';
 export * from './ledger.ts';
 export * from './door.ts';
+export * from './signOff.ts';
 export * from './rights.ts';
 export { API_ROUTES, type ApiRoute } from './routes.ts';

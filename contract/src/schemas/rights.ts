@@ -1,8 +1,8 @@
 import type { FactKind, StockKind } from '@calvetta/core';
 import { ROLES, type Role } from '../door.ts';
 
-/** Who may go through a door at least. `anyone`: before signing in; `probe`: with a probe's own token; `self`: a person, not a tablet. */
-export type Least = Role | 'anyone' | 'probe' | 'self';
+/** Who may go through a door at least. `anyone`: before signing in; `probe`: with a probe's own token; `self`: a person, not a tablet; `inspector`: a person who signs off, whatever his role. */
+export type Least = Role | 'anyone' | 'probe' | 'self' | 'inspector';
 
 /**
  * Who may do what, door by door: the one table. What does not stand here nobody may. Without an owner of the shop everybody may
@@ -66,6 +66,10 @@ export const RIGHTS: Readonly<Record<string, Least>> = {
   'get /ledger/verify': 'viewer',
   // Hours are people's own matter.
   'get /ledger/hours': 'lead',
+  // Signing for it.
+  'get /to-sign': 'viewer',
+  'post /sign-offs': 'inspector',
+  'post /sign-offs/:factId/withdrawal': 'inspector',
   // Logging.
   'post /facts': 'hand',
   'post /stock-facts': 'hand',
@@ -121,6 +125,8 @@ export const KIND_RIGHTS: Readonly<Partial<Record<FactKind | StockKind, Role>>> 
   'gate-accepted': 'lead',
   'repair-chosen': 'lead',
   'level-set': 'lead',
+  // By its own door only, where it takes an inspector and his phrase.
+  'signed-off': 'viewer',
 };
 
 export const leastOfKind = (kind: FactKind | StockKind): Role => KIND_RIGHTS[kind] ?? 'hand';

@@ -16,6 +16,7 @@ import {
   probePatch,
   shopPatch,
 } from './entities.ts';
+import { signOffInput, withdrawInput } from './signOff.ts';
 import { forecastHourInput, handReadingInput, readingsInput } from './readings.ts';
 import { meansPatch, newParts, surveyTemplate } from './route.ts';
 import { planInput } from './plan.ts';
@@ -168,6 +169,11 @@ export const API_ROUTES: readonly ApiRoute[] = [
     handReadingInput.fork('placeId', (s) => s.optional()),
   ),
   send('post', '/facts', 'What happened to parts', factsInput),
+  get('/to-sign', 'What a sign-off would cover now, of a part or of a machine part by part', {
+    query: ['part', 'machine'],
+  }),
+  send('post', '/sign-offs', 'An inspector signs for what was shown, by phrase', signOffInput),
+  send('post', '/sign-offs/:factId/withdrawal', 'Its signer takes a sign-off back', withdrawInput),
   send('post', '/stock-facts', 'What happened to stock', stockFactsInput),
   get('/shelf', 'Tins, cups, needs and where the paint went'),
   get('/mixes/:mixId/leftover', 'What else a cup can paint'),

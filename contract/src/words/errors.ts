@@ -39,6 +39,9 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'too-many-tries': 'Too many wrong ones: wait as long as it says, then try again.',
   'not-allowed': 'Ask somebody who may, or an owner for the right.',
   'last-owner': 'A shop keeps one owner at least: make somebody else an owner first.',
+  'signed-changed':
+    'Something was written down since the page was drawn. Look at it again, then sign what stands now.',
+  'own-work': 'Nobody signs for their own work: have another inspector look at it.',
   busy: 'Too much at once, or the disk is nearly full. It waits here and is sent again by itself.',
   'database-away': 'The database does not answer. The entry waits here and is sent again by itself.',
   'import-unreadable':

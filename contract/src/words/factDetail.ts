@@ -15,7 +15,7 @@ import {
   TEST_CARD_WORDS,
 } from './inspect.ts';
 import { ORIGIN_WORDS } from './route.ts';
-import { SPENT_WORDS, WORK_WORDS } from './ledger.ts';
+import { SIGN_SCOPE_WORDS, SPENT_WORDS, WORK_WORDS } from './ledger.ts';
 
 /** What a finding is called: the fault by its name, the sign by what is seen, else its kind. */
 export function findingName({ fact }: { readonly fact: { readonly body: FactBodies['found'] } }): string {
@@ -110,6 +110,14 @@ export function factDetail(fact: Fact, named: NamedInFact, units: FigureWords): 
       return `${fact.body.onDay}: ${fact.body.text}`;
     case 'reminder-done':
       return fact.body.note ?? '';
+    case 'signed-off':
+      return listed(
+        SIGN_SCOPE_WORDS[fact.body.scope],
+        fact.body.standard,
+        `${fact.body.facts.length} entries`,
+        fact.body.openFindings > 0 && `${fact.body.openFindings} findings open`,
+        fact.body.words,
+      );
     case 'noted':
       return fact.body.text;
     default:

@@ -1,5 +1,5 @@
 import type { ChainFault } from '../chain.ts';
-import type { ClimateSetting, Mark, SpentOn, WorkOp } from '@calvetta/core';
+import type { ClimateSetting, Mark, SignScope, SignState, SpentOn, WorkOp } from '@calvetta/core';
 
 export const WORK_WORDS: Readonly<Record<WorkOp, string>> = {
   clean: 'cleaning',
@@ -32,6 +32,7 @@ export const MARK_WORDS: Readonly<Record<Mark, string>> = {
   found: 'found and mended',
   work: 'work',
   note: 'notes and decisions',
+  sign: 'sign-offs',
 };
 export const CHAIN_FAULT_WORDS: Readonly<Record<ChainFault['what'], string>> = {
   'text-changed': 'its text was changed',
@@ -41,3 +42,18 @@ export const CHAIN_FAULT_WORDS: Readonly<Record<ChainFault['what'], string>> = {
   'row-missing': 'it was taken out',
   'row-unchained': 'it was put in past the chain',
 };
+
+export const SIGN_SCOPE_WORDS: Readonly<Record<SignScope, string>> = {
+  film: 'the film',
+  part: 'the part',
+  machine: 'the machine, this part of it',
+};
+export const SIGN_STATE_WORDS: Readonly<Record<SignState['state'], string>> = {
+  standing: 'stands',
+  superseded: 'work went on since',
+  invalidated: 'what was signed was corrected since: no longer valid',
+  withdrawn: 'taken back by who signed',
+};
+/** Stands beside every sign-off, on the page and on paper. */
+export const SIGN_LIMITS =
+  'It is limited to the coating and what is recorded of it here. It is no release to service, no survey of a boiler or a structure, and no qualified electronic signature: those are a licensed person’s, by local law.';

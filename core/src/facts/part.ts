@@ -29,7 +29,7 @@ import { LEVEL_STANDARDS, LEVEL_WITH } from '../inspect/level.ts';
 import { REPAIRS } from '../inspect/options.ts';
 import { DEEPEST_PIT_MM } from '../inspect/pits.ts';
 import { BROKE_AT, TRIALS } from '../inspect/trial.ts';
-import { SPENT_ON, WORK_OPS } from '../ledger/kinds.ts';
+import { SIGN_SCOPES, SPENT_ON, WORK_OPS } from '../ledger/kinds.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
 import { SEEN_PAINT, SEEN_RUST, SEEN_WATER, type Seen } from '../route/surface/seen.ts';
@@ -303,6 +303,27 @@ export const PART_FACTS = {
   /** A decision that comes back on its day. */
   'reminder-set': kind('To come back to', object({ text: text(300), onDay: day() })),
   'reminder-done': kind('Came back to', object({ reminderId: uuid('fact') }, { note: text(300) })),
+  /** An inspector signs for what stands: the entries by their ids, and a SHA-256 over their text (`ledger/signOff.ts`). */
+  'signed-off': kind(
+    'Signed off',
+    object(
+      {
+        scope: oneOf(SIGN_SCOPES),
+        words: text(1000),
+        facts: list(uuid('fact'), 0, 1000),
+        stock: list(uuid('fact'), 0, 500),
+        sha256: text(64),
+        openFindings: whole(0, 10_000),
+      },
+      {
+        standard: text(200),
+        /** Of an aircraft: what the entry in its own log is about. */
+        registration: text(40),
+        workOrder: text(80),
+        approvedData: text(200),
+      },
+    ),
+  ),
   noted: kind('Noted', object({ text: text(2000) })),
   voided: kind('Voided', object({}, { reason }), { isVoiding: true }),
 } as const;

@@ -1,6 +1,7 @@
 /** Hours, batches, climate and marks of the record: the part of core that others use. */
-export { WORK_OPS, SPENT_ON, type WorkOp, type SpentOn } from './kinds.ts';
+export { SIGN_SCOPES, WORK_OPS, SPENT_ON, type SignScope, type WorkOp, type SpentOn } from './kinds.ts';
 export { MARKS, MARK_OF, type Mark } from './marks.ts';
+export { signedText, toSign, workedOn, type SignState } from './signOff.ts';
 export { sharedMinutes, type HoursLeft } from './rates.ts';
 export {
   corrosivityOf,

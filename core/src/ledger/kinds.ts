@@ -5,3 +5,7 @@ export type WorkOp = (typeof WORK_OPS)[number];
 /** What money went on that is no paint: paint is counted from its tins. */
 export const SPENT_ON = ['consumables', 'contractor', 'bought-part', 'other'] as const;
 export type SpentOn = (typeof SPENT_ON)[number];
+
+/** What an inspector looks at: the film, or the whole part; a machine is signed part by part in one act. */
+export const SIGN_SCOPES = ['film', 'part', 'machine'] as const;
+export type SignScope = (typeof SIGN_SCOPES)[number];

@@ -36,7 +36,7 @@ export const OP_OF_STEP: Readonly<Record<StepKind, WorkOp | null>> = {
 };
 
 /** What an entry is, at a glance: a mark of its own in the river. */
-export const MARKS = ['metal', 'coat', 'check', 'found', 'work', 'note'] as const;
+export const MARKS = ['metal', 'coat', 'check', 'found', 'work', 'note', 'sign'] as const;
 export type Mark = (typeof MARKS)[number];
 export const MARK_OF: Readonly<Record<FactKind, Mark>> = {
   stripped: 'metal',
@@ -76,6 +76,7 @@ export const MARK_OF: Readonly<Record<FactKind, Mark>> = {
   cared: 'check',
   'reminder-set': 'note',
   'reminder-done': 'note',
+  'signed-off': 'sign',
   noted: 'note',
   voided: 'note',
 };

@@ -8,7 +8,7 @@ import { findWorkshop } from '../shop/shop.sql.ts';
 import { accountOf, meOf } from './accounts.sql.ts';
 import { leastFor } from './matchRoute.ts';
 import { LONGEST_MS, SessionStore } from './sessionStore.ts';
-import { ANYBODY, maybeWho, needRole, setWho, whoOf } from './who.ts';
+import { ANYBODY, maybeWho, needPerson, needRole, setWho, whoOf } from './who.ts';
 
 /** Says that a write is meant in the name of whoever has just given his pin. */
 export const ACT_HEADER = 'x-calvetta-act';
@@ -48,8 +48,8 @@ export function guard(deps: Deps): RequestHandler {
     if (least === null) throw new AppError('not-found', { what: 'route', path: req.path });
     if (least !== 'anyone' && least !== 'probe') {
       const who = whoOf(req);
-      if (least !== 'self') needRole(who, least);
-      else if (who.personId === null) throw new AppError('not-allowed', { role: who.role, least: 'self' });
+      if (least === 'self' || least === 'inspector') needPerson(who, least);
+      else needRole(who, least);
       if (req.method !== 'GET' && req.method !== 'HEAD') await store.acted(req.sessionID);
     }
     next();

@@ -33,6 +33,12 @@ export function needRole(who: Who, least: Role): void {
   if (!isAtLeast(who.role, least)) throw new AppError('not-allowed', { role: who.role, least });
 }
 
+/** Somebody in person, not a tablet; to sign off, an inspector. */
+export function needPerson(who: Who, least: 'self' | 'inspector'): void {
+  if (who.personId === null || (least === 'inspector' && !who.isInspector))
+    throw new AppError('not-allowed', { role: who.role, least });
+}
+
 /** How it is known that the person an entry names did it: only where that person is the one who sent it. */
 export const howKnown = (who: Who, personId: string): KnownHow =>
   who.personId === personId ? who.how : 'claimed';

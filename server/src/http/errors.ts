@@ -33,6 +33,8 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'too-many-tries': 429,
   'not-allowed': 403,
   'last-owner': 422,
+  'signed-changed': 409,
+  'own-work': 422,
   busy: 503,
   'database-away': 503,
   'import-unreadable': 422,

@@ -144,6 +144,11 @@ async function checkCorrection(
 
 /** A hand corrects what is its own, by who did it or who wrote it down; a tablet what nobody signed in for. A lead corrects any. */
 async function checkOwn(tx: Db, workshopId: string, original: Entry, who: Who): Promise<void> {
+  // Who signed takes it back, and nobody for them.
+  if (original.kind === 'signed-off') {
+    if (who.personId === original.personId) return;
+    throw new AppError('not-allowed', { role: who.role, least: 'signer' });
+  }
   if (isAtLeast(who.role, 'lead')) return;
   const wroteIt = await enteredBy(tx, workshopId, original.factId);
   const isOwn =

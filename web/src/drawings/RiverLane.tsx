@@ -4,6 +4,7 @@ import type { Mark, RiverBin } from '@calvetta/core';
 export const LANE_H = 56;
 const MIDDLE = 34;
 const STRETCHES = 120;
+const SIGN_Y = 45;
 
 interface Props {
   readonly bins: readonly RiverBin[];
@@ -17,7 +18,7 @@ const high = (n: number, most: number): number => Math.min(most, 5 + 5 * Math.lo
 
 /**
  * One machine's record along time: coats stand up in their own colour, what was done to the metal hangs down, rings are tests, a cut square
- * is something found, ticks are work, dots below are notes.
+ * is something found, ticks are work, a hook below is a sign-off, dots are notes.
  */
 export function RiverLaneDrawing({ bins, widthPx, label, onTouch }: Props) {
   const step = widthPx / STRETCHES;
@@ -67,6 +68,10 @@ function BinMark({ bin, x, w }: { readonly bin: RiverBin; readonly x: number; re
       return <path d={`M${x} 1l3.500 3.500l-3.500 3.500l-3.500 -3.500z`} fill="var(--bad)" />;
     case 'work':
       return <path d={`M${x} ${MIDDLE - 4}v8`} stroke="var(--wait)" strokeWidth={1.4} />;
+    case 'sign':
+      return (
+        <path d={`M${x - 4} ${SIGN_Y}l3 3.500l5.500 -7`} fill="none" stroke="var(--ink)" strokeWidth={2} />
+      );
     case 'note':
       return <circle cx={x} cy={LANE_H - 4} r={1.6} fill="var(--quiet)" />;
   }
@@ -79,6 +84,7 @@ const MARK_Y: Readonly<Record<Mark, number>> = {
   check: MIDDLE,
   found: 4.5,
   work: MIDDLE,
+  sign: SIGN_Y,
   note: LANE_H - 4,
 };
 /** A mark alone, as the words beside it explain it. */

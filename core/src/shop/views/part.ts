@@ -10,6 +10,7 @@ import { STAGES } from '../../products/sheet.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
 import { routeSetOf } from '../route.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
+import { signOffsOf } from './signOffs.ts';
 import { stepsNow } from '../stepsNow.ts';
 import { mixCentsPerMl, stockNow, thinPctOf } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
@@ -196,6 +197,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     survey: newestSurvey(part),
     seen: seenSinceStripped(standingFacts(part.facts)),
     facts,
+    signOffs: signOffsOf(snapshot, part),
     trace: trace(snapshot, part),
     lag: part.lag && {
       tauS: part.lagFit?.tauS ?? part.lag.tauS,

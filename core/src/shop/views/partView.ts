@@ -3,7 +3,9 @@ import type { ReadingTrust } from '../../air/reading.ts';
 import type { NextAct } from '../../bench/act.ts';
 import type { SurfaceBasis } from '../../bench/air.ts';
 import type { BareState, FaceState } from '../../bench/face.ts';
-import type { Fact } from '../../facts/part.ts';
+import type { Fact, FactBodies, FactKind } from '../../facts/part.ts';
+import type { StockKind } from '../../facts/stock.ts';
+import type { SignState } from '../../ledger/signOff.ts';
 import type { Headline } from '../../bench/headline.ts';
 import type { Key } from '../../cure/keyed.ts';
 import type { Edge, LaidInterval, WindowRule } from '../../cure/windows.ts';
@@ -86,6 +88,18 @@ export type FactView = Fact & {
   } | null;
 };
 
+/** A sign-off, and what it is worth now. */
+export interface SignOffView {
+  readonly factId: string;
+  readonly atMs: number;
+  readonly personId: string;
+  readonly personName: string | null;
+  readonly body: FactBodies['signed-off'];
+  readonly state: SignState['state'];
+  /** What ended it; null while it stands. */
+  readonly endedBy: { readonly factId: string; readonly kind: FactKind | StockKind } | null;
+}
+
 export interface PartDetail extends Moment {
   readonly card: PartCard;
   readonly version: number;
@@ -112,6 +126,8 @@ export interface PartDetail extends Moment {
   /** The newest survey, or null. */
   readonly survey: Survey | null;
   readonly facts: readonly FactView[];
+  /** Newest first. */
+  readonly signOffs: readonly SignOffView[];
   readonly trace: readonly TracePoint[];
   readonly lag: {
     readonly tauS: number;

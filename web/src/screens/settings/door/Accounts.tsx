@@ -26,7 +26,11 @@ export function Accounts() {
   return (
     <div className="flex flex-col gap-2">
       {waiting.map((a) => (
-        <div key={a.personId} role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-mark bg-ground p-3">
+        <div
+          key={a.personId}
+          role="status"
+          className="flex flex-wrap items-center gap-3 border-l-4 border-mark bg-ground p-3"
+        >
           <span>
             <strong>{nameOf(people, a.personId)}</strong> took the invitation up. Did you see it happen?
           </span>
@@ -116,7 +120,12 @@ function PersonLine({ person, account, isMe, save, onTake, onInvite }: LineProps
           {account === null ? 'Invite' : 'Invite anew'}
         </Button>
         {account && !isMe ? (
-          <Button look="quiet" isInRow aria-label={`Shut ${name} out`} onClick={() => change({ isEnded: true })}>
+          <Button
+            look="quiet"
+            isInRow
+            aria-label={`Shut ${name} out`}
+            onClick={() => change({ isEnded: true })}
+          >
             Shut out
           </Button>
         ) : null}

@@ -93,8 +93,8 @@ function Made({
       </span>
       <div className="min-w-0 flex-1">
         <p>
-          For <strong>{name}</strong>, once, {left === 0 ? 'over now' : `for ${left} more min`}. Scan it there,
-          or type:
+          For <strong>{name}</strong>, once, {left === 0 ? 'over now' : `for ${left} more min`}. Scan it
+          there, or type:
         </p>
         <p className="figure text-[13px] break-all">{link}</p>
         <Button look="quiet" isInRow onClick={onClose}>

@@ -52,10 +52,7 @@ function MeHere({ me }: { readonly me: Me }) {
           {me.isInspector ? ' · inspector' : ''}
           <span className="block text-[13px] text-quiet">{ROLE_SAYS[me.role]}</span>
         </p>
-        <Button
-          disabled={save.isBusy}
-          onClick={() => save.run(signOut, () => void client.resetQueries())}
-        >
+        <Button disabled={save.isBusy} onClick={() => save.run(signOut, () => void client.resetQueries())}>
           {me.tabletId === null ? 'Sign out' : 'Take this tablet out'}
         </Button>
       </div>
