@@ -9,6 +9,7 @@ import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 import { demoFindings } from './findings.ts';
 import { PEOPLE_AND_PLACES } from './people.ts';
 import { demoHours } from './hours.ts';
+import { demoSignOffs } from './signOffs.ts';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
 const AS_OF = Date.UTC(2026, 2, 5, 18, 45);
@@ -341,6 +342,7 @@ export function makeScenario(): ShopFile {
   const { tins, stockFacts } = demoShelf(AS_OF, nextId, inOrder(facts));
   demoFindings(add, topCoat);
   demoHours(add, [...facts], stepsBy, ago);
+  demoSignOffs(add, facts);
   return {
     format: 'calvetta-shop/2',
     asOf: new Date(AS_OF).toISOString(),

@@ -14,6 +14,8 @@ export const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places
     { personId: 'nell', name: 'Nell' },
     { personId: 'joss', name: 'Joss' },
     { personId: 'ravi', name: 'Ravi' },
+    // Signs for what the others did.
+    { personId: 'orla', name: 'Orla' },
   ],
   places: [
     { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },

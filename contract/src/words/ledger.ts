@@ -1,5 +1,5 @@
 import type { ChainFault } from '../chain.ts';
-import type { ClimateSetting, Mark, SignScope, SignState, SpentOn, WorkOp } from '@calvetta/core';
+import type { ClimateSetting, FactBodies, Mark, SignScope, SignState, SpentOn, WorkOp } from '@calvetta/core';
 
 export const WORK_WORDS: Readonly<Record<WorkOp, string>> = {
   clean: 'cleaning',
@@ -57,3 +57,24 @@ export const SIGN_STATE_WORDS: Readonly<Record<SignState['state'], string>> = {
 /** Stands beside every sign-off, on the page and on paper. */
 export const SIGN_LIMITS =
   'It is limited to the coating and what is recorded of it here. It is no release to service, no survey of a boiler or a structure, and no qualified electronic signature: those are a licensed person’s, by local law.';
+
+/** Text for an aircraft's own log, to be copied there and signed by the licensed person. `at` as the shop writes a day. */
+export function logEntryText(of: {
+  readonly partName: string;
+  readonly machineName: string;
+  readonly at: string;
+  readonly body: FactBodies['signed-off'];
+}): string {
+  const { registration, workOrder, approvedData, words, standard, sha256 } = of.body;
+  return [
+    `${of.at}. ${registration ?? of.machineName}: protective treatment of ${of.partName}.`,
+    workOrder === undefined ? null : `Work order ${workOrder}.`,
+    approvedData === undefined ? 'Approved data: ________' : `In accordance with ${approvedData}.`,
+    standard === undefined ? null : `Coating to ${standard}.`,
+    words.endsWith('.') ? words : `${words}.`,
+    `Records held by the shop under SHA-256 ${sha256.slice(0, 16)}.`,
+    'Signed by the licensed person: ________  Licence: ________  Date: ________',
+  ]
+    .filter((line) => line !== null)
+    .join(' ');
+}

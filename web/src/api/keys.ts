@@ -3,6 +3,8 @@ export const KEYS = {
   shop: ['shop'],
   door: ['door'],
   accounts: ['door', 'accounts'],
+  /** Below what it is of, so that what makes that stale makes this stale. */
+  toSign: (of: 'part' | 'machine', id: string) => [of === 'part' ? 'part' : 'machines', id, 'to-sign'],
   bench: ['bench'],
   machines: ['machines'],
   part: (partId: string | null) => ['part', partId],

@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import type { Person } from '@calvetta/core';
 import type { BenchHeld, PlaceInfo } from '@calvetta/contract';
 import { DERIVED, KEYS } from './keys.ts';
-import { getAccounts, getDoor } from './doorClient.ts';
+import { getAccounts, getDoor, getToSign } from './doorClient.ts';
 import { oneLine, type Heard } from './oneLine.ts';
 import { flushOutbox } from '../record/outbox.ts';
 import {
@@ -42,6 +42,8 @@ export const useShop = () =>
 export const useDoor = () =>
   useQuery({ queryKey: KEYS.door, queryFn: getDoor, staleTime: 300_000, retry: false });
 export const useAccounts = () => useQuery({ queryKey: KEYS.accounts, queryFn: getAccounts });
+export const useToSign = (of: 'part' | 'machine', id: string) =>
+  useQuery({ queryKey: KEYS.toSign(of, id), queryFn: () => getToSign(of, id) });
 /** A page asks for what others write no more often than this. */
 const LEAST_APART_MS = 250;
 /** The workshop is not there yet: it is to be begun. */

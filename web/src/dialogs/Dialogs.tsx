@@ -22,6 +22,7 @@ import { PartsListDialog } from './PartsListDialog.tsx';
 import { ReadingDialog } from './ReadingDialog.tsx';
 import { ReceiveDialog } from './ReceiveDialog.tsx';
 import { StepDialog } from './StepDialog.tsx';
+import { SignOffDialog } from './SignOffDialog.tsx';
 import { WeighDialog } from './WeighDialog.tsx';
 import { WhyPanel } from './WhyPanel.tsx';
 
@@ -41,6 +42,7 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   probe: ProbeDialog,
   machine: MachineDialog,
   'new-part': NewPartDialog,
+  'sign-off': SignOffDialog,
   keys: KeysDialog,
   pin: PinDialog,
   find: FindDialog,

@@ -21,6 +21,8 @@ export interface DialogProps {
   readonly probe: { readonly placeId: string; readonly probeId: string | null };
   readonly machine: { readonly machineId: string | null };
   readonly 'new-part': { readonly machineId: string; readonly assemblyId: string | null };
+  /** An inspector signs for a part, or for every part of a machine. */
+  readonly 'sign-off': { readonly of: 'part' | 'machine'; readonly id: string; readonly name: string };
   readonly keys: object;
   /** On a tablet of the shop: a pin for the next entry. */
   readonly pin: object;

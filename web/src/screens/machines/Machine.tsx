@@ -7,6 +7,7 @@ import { useDialogs } from '../../state/dialogs.ts';
 import { Menu } from '../../ui/Menu.tsx';
 import { newId } from '../../ui/newId.ts';
 import { DossierLinks } from '../../ui/DossierLinks.tsx';
+import { SignOffLink } from '../../ui/SignOffLink.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { PutAway } from '../settings/PutAway.tsx';
@@ -63,6 +64,7 @@ export function Machine({ machine, others, data, filter, startsOpen }: Props) {
       {isOpen ? (
         <p className="px-3 pb-1">
           <DossierLinks of="machines" id={machine.machineId} />
+          <SignOffLink of="machine" id={machine.machineId} name={machine.name} />
         </p>
       ) : null}
       {isOpen ? <MachineParts machine={machine} assemblies={assemblies} data={data} filter={filter} /> : null}

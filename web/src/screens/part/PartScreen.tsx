@@ -22,6 +22,7 @@ import { History } from './History.tsx';
 import { PartRecord } from './PartRecord.tsx';
 import { InspectPanel } from './InspectPanel.tsx';
 import { RouteStrip } from './RouteStrip.tsx';
+import { SignOffs } from './SignOffs.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
 import { Heading } from '../../ui/Heading.tsx';
 
@@ -58,6 +59,7 @@ function PartOf({ part }: { readonly part: PartDetail }) {
             )}
           </TimeBoard>
           <PartRecord part={part} />
+          <SignOffs part={part} />
           <History part={part} />
         </div>
       </div>
