@@ -135,7 +135,7 @@ describe('sessions', () => {
     const ended = line.text();
     expect((await me.post('/api/door/out', {})).status).toBe(204);
     expect((await at(app, stolen).call('GET', '/api/shop')).status).toBe(401);
-    expect(await ended).toContain('retry');
+    expect(await ended).toContain('"topic":"door"');
   });
   it('end after twelve hours without a hand, not after asking by itself, and at last after half a year', async () => {
     const me = await signIn(app, 'ines');

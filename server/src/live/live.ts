@@ -60,7 +60,8 @@ export function startLive(url: string, log: Logger): LiveHub {
     for (const [page, session] of pages)
       if (session !== null && (sessions === undefined || sessions.includes(session))) {
         pages.delete(page);
-        page.end();
+        // Its page asks who it is, and is told: nobody.
+        page.end(`data: ${JSON.stringify({ topic: 'door' })}\n\n`);
       }
   };
   const retry = (): void => {
