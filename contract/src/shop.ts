@@ -66,7 +66,14 @@ export interface ShopFile {
   readonly templates?: readonly SurveyTemplate[];
 }
 
-export interface ShopStockFact {
+/** When an entry was written down, on what, and what stood on the page; a file made by hand has none of it. */
+export interface WrittenDown {
+  readonly recordedAt?: string;
+  readonly deviceId?: string;
+  readonly evidence?: Readonly<Record<string, unknown>>;
+}
+
+export interface ShopStockFact extends WrittenDown {
   readonly factId: string;
   readonly kind: StockKind;
   readonly happenedAt: string;
@@ -111,4 +118,6 @@ export interface ShopPart extends PutAway {
   }[];
 }
 
-export type ShopFact = { readonly [K in FactKind]: Omit<FactInputOf<K>, 'deviceId' | 'evidence'> }[FactKind];
+export type ShopFact = {
+  readonly [K in FactKind]: Omit<FactInputOf<K>, 'deviceId' | 'evidence'> & WrittenDown;
+}[FactKind];

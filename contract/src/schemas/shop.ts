@@ -182,6 +182,13 @@ const part = Joi.object({
     .required(),
 });
 
+/** What a file of ours says beside; one made by hand has none of it. */
+const writtenDown = {
+  recordedAt: instant,
+  deviceId: id,
+  evidence: Joi.object().unknown(true),
+};
+
 /** `calvetta-shop/2`; the first is read as well, its surveys with what was not asked then as not known. */
 export const shopFile = Joi.object({
   format: Joi.valid(SHOP_FORMAT, ...OLDER_SHOP_FORMATS).required(),
@@ -279,6 +286,7 @@ export const shopFile = Joi.object({
         personId: id.required(),
         supersedes: uuid.allow(null).required(),
         body: Joi.object().unknown(true).required(),
+        ...writtenDown,
       }),
     )
     .required(),
@@ -295,6 +303,7 @@ export const shopFile = Joi.object({
       personId: id.required(),
       supersedes: uuid.allow(null).required(),
       body: Joi.object().unknown(true).required(),
+      ...writtenDown,
     }),
   ),
   templates: Joi.array().items(surveyTemplate),

@@ -123,9 +123,9 @@ export function signState(
       const to = TO_SIGNING[f.kind];
       // One that was taken back or corrected again ends nothing itself.
       if (to === 'beside' || signed.has(f.factId) || gone.has(f.factId)) return [];
-      const isLate = f.recordedAtMs > sign.recordedAtMs && originMs(f) <= signedMs;
-      if (isLate) return [{ ...at, state: 'invalidated' }];
-      return to === 'work' && originMs(f) > signedMs ? [{ ...at, state: 'superseded' }] : [];
+      // Everything of before that stood was signed: what was not, came later.
+      if (originMs(f) <= signedMs) return [{ ...at, state: 'invalidated' }];
+      return to === 'work' ? [{ ...at, state: 'superseded' }] : [];
     }),
     ...stock.flatMap((s): End[] =>
       s.supersedes !== null && signed.has(s.supersedes)

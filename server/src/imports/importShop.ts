@@ -1,5 +1,5 @@
 import type { ProductSheet } from '@calvetta/core';
-import type { FactInput, PutAway, ShopFact, ShopFile, ShopPart, ShopStockFact } from '@calvetta/contract';
+import type { FactInput, PutAway, ShopFact, ShopFile, ShopPart, ShopStockFact, WrittenDown } from '@calvetta/contract';
 import { shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -22,16 +22,23 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
   if (shiftTo === null) return file;
   const by = shiftTo - Date.parse(file.asOf);
   const move = (at: string): string => new Date(Date.parse(at) + by).toISOString();
+  const movedRecording = ({ recordedAt }: WrittenDown): WrittenDown =>
+    recordedAt === undefined ? {} : { recordedAt: move(recordedAt) };
   return {
     ...file,
     asOf: move(file.asOf),
     facts: file.facts.map((f) => ({
       ...f,
+      ...movedRecording(f),
       happenedAt: move(f.happenedAt),
       endedAt: f.endedAt === null ? null : move(f.endedAt),
     })),
     ...(file.stockFacts
-      ? { stockFacts: file.stockFacts.map((f) => ({ ...f, happenedAt: move(f.happenedAt) })) }
+      ? { stockFacts: file.stockFacts.map((f) => ({
+            ...f,
+            ...movedRecording(f),
+            happenedAt: move(f.happenedAt),
+          })) }
       : {}),
     ...(file.tins
       ? {
@@ -67,6 +74,7 @@ export async function importShop(
   for (const f of file.facts) checkEntry(entryOf(asInput(f)), deps.nowMs());
   for (const f of file.stockFacts ?? []) checkEntry(stockAsInput(f), deps.nowMs());
   checkShop(file);
+  const nowMs = deps.nowMs();
   const store = async (tx: Db): Promise<{ parts: number; facts: number }> => {
     const id = file.workshop.workshopId;
     await needNoShop(tx, id);
@@ -88,9 +96,9 @@ export async function importShop(
         ],
       );
     }
-    await insertStockFacts(tx, file);
+    await insertStockFacts(tx, file, nowMs);
     for (const f of file.facts)
-      await insertEntry(tx, id, entryOf(asInput(f)), new Date(f.endedAt ?? f.happenedAt), null);
+      await insertEntry(tx, id, entryOf(asInput(f)), recordedAt(f, f.endedAt ?? f.happenedAt, nowMs), null);
     await insertShelf(tx, file);
     await also?.(tx);
     return {
@@ -102,11 +110,11 @@ export async function importShop(
 }
 
 /** Tins before what happened to them, and mixes before the coats that name them. */
-async function insertStockFacts(tx: Db, file: ShopFile): Promise<void> {
+async function insertStockFacts(tx: Db, file: ShopFile, nowMs: number): Promise<void> {
   const id = file.workshop.workshopId;
   for (const t of file.tins ?? []) await insertTin(tx, id, t);
   for (const f of file.stockFacts ?? []) {
-    await insertEntry(tx, id, stockAsInput(f), new Date(f.happenedAt), null);
+    await insertEntry(tx, id, stockAsInput(f), recordedAt(f, f.happenedAt, nowMs), null);
   }
 }
 
@@ -117,11 +125,18 @@ async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
   for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
 }
 
-const stockAsInput = (f: ShopStockFact) => stockEntryOf({ ...f, deviceId: 'import' });
+/** As the file says, and never later than now; a file made by hand says nothing, and then it is when it happened. */
+const recordedAt = (f: WrittenDown, happenedAt: string, nowMs: number): Date =>
+  new Date(Math.min(Date.parse(f.recordedAt ?? happenedAt), nowMs));
 
-function asInput(f: ShopFact): FactInput {
-  return { ...f, deviceId: 'import', evidence: null };
-}
+const stockAsInput = ({ recordedAt: _, evidence: _e, deviceId = 'import', ...f }: ShopStockFact) =>
+  stockEntryOf({ ...f, deviceId });
+
+const asInput = ({ recordedAt: _, evidence, deviceId = 'import', ...f }: ShopFact): FactInput => ({
+  ...f,
+  deviceId,
+  evidence: evidence ?? null,
+});
 
 /** A file says only that something was put away; when it came in again is as good as when it was. */
 const AWAY = (param: string): string => `case when ${param} then now() end`;

@@ -133,6 +133,17 @@ export async function enteredBy(db: Db, workshopId: string, factId: string): Pro
   );
   return rows[0]?.by ?? null;
 }
+/** What stood on the page when entries were made, by their ids. */
+export async function evidenceOf(
+  db: Db,
+  workshopId: string,
+): Promise<Map<string, Readonly<Record<string, unknown>>>> {
+  const { rows } = await db.query<{ id: string; evidence: Record<string, unknown> }>(
+    'select fact_id as id, evidence from fact where workshop_id = $1 and evidence is not null',
+    [workshopId],
+  );
+  return new Map(rows.map((r) => [r.id, r.evidence]));
+}
 /** The entry that corrected another, if any. */
 export async function findSuperseding(db: Db, workshopId: string, factId: string): Promise<Entry | null> {
   return (await entries(db, 'supersedes = $2', [workshopId, factId]))[0] ?? null;

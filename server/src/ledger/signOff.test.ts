@@ -161,6 +161,25 @@ describe('a sign-off', () => {
         { state: 'standing', body: { scope: 'machine' } },
       ]);
   });
+  it('what became of them is the same after the shop went out as a file and in again elsewhere', async () => {
+    // Of before, written down only now: that it came late is what makes a signature invalid.
+    const [first] = (await inspector.call('GET', '/api/to-sign?machine=quarry')).body;
+    const late = factInput('degreased', first.partId, -9, {}, { personId: 'joe', evidence: { surfaceC: 11.5 } });
+    expect((await hand.post('/api/facts', { facts: [late] })).status).toBe(201);
+    const { body: whole } = await owner.call('GET', '/api/export');
+    const other = await startTestApp({ shop: null });
+    expect((await other.post('/api/import/shop', whole)).status).toBe(201);
+    const here = (await owner.call('GET', `/api/parts/${first.partId}`)).body.signOffs;
+    expect(here).toMatchObject([{ state: 'invalidated', endedBy: { factId: late.factId } }]);
+    expect((await other.call('GET', `/api/parts/${first.partId}`)).body.signOffs).toEqual(here);
+    const again = (await other.call('GET', '/api/export')).body;
+    expect({ ...again, asOf: '' }).toEqual({ ...whole, asOf: '' });
+    expect(again.facts.find((f: any) => f.factId === late.factId)).toMatchObject({
+      evidence: { surfaceC: 11.5 },
+      deviceId: 'tablet-1',
+    });
+    await other.close();
+  });
   it('in a shop without an owner nobody signs off', async () => {
     const open = await startTestApp();
     const seen = (await open.call('GET', `/api/to-sign?part=${PART}`)).body[0];

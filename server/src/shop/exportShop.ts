@@ -1,15 +1,30 @@
-import type { Fact, ShopState } from '@calvetta/core';
+import type { Fact, ShopState, StockFact } from '@calvetta/core';
 import {
   SHOP_FORMAT,
   type ShopFact,
   type ShopFile,
   type ShopPart,
   type SurveyTemplate,
+  type WrittenDown,
 } from '@calvetta/contract';
 
-function factOf({ happenedAtMs, endedAtMs, recordedAtMs: _r, deviceId: _d, ...same }: Fact): ShopFact {
+/** What stood on the page when an entry was made, by its id. */
+export type EvidenceOf = ReadonlyMap<string, Readonly<Record<string, unknown>>>;
+
+const writtenDown = (f: Fact | StockFact, evidenceOf: EvidenceOf): WrittenDown => {
+  const evidence = evidenceOf.get(f.factId);
+  return {
+    recordedAt: new Date(f.recordedAtMs).toISOString(),
+    deviceId: f.deviceId,
+    ...(evidence ? { evidence } : {}),
+  };
+};
+
+function factOf(f: Fact, evidenceOf: EvidenceOf): ShopFact {
+  const { happenedAtMs, endedAtMs, recordedAtMs: _r, deviceId: _d, ...same } = f;
   return {
     ...same,
+    ...writtenDown(f, evidenceOf),
     happenedAt: new Date(happenedAtMs).toISOString(),
     endedAt: endedAtMs === null ? null : new Date(endedAtMs).toISOString(),
   };
@@ -47,7 +62,12 @@ function partOf(shop: ShopState, p: ShopState['parts'][number]): ShopPart {
 }
 
 /** The whole shop in the public format: what was exported can be imported again. Readings travel as CSV. */
-export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[], nowMs: number): ShopFile {
+export function exportShop(
+  shop: ShopState,
+  templates: readonly SurveyTemplate[],
+  evidenceOf: EvidenceOf,
+  nowMs: number,
+): ShopFile {
   return {
     format: SHOP_FORMAT,
     asOf: new Date(nowMs).toISOString(),
@@ -91,7 +111,7 @@ export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[]
     facts: [...shop.facts.values()]
       .flat()
       .sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0))
-      .map(factOf),
+      .map((f) => factOf(f, evidenceOf)),
     tins: shop.tins.map(({ version: _v, madeMs, ...t }) => ({
       ...t,
       madeOn: madeMs === null ? null : new Date(madeMs).toISOString().slice(0, 10),
@@ -106,6 +126,7 @@ export function exportShop(shop: ShopState, templates: readonly SurveyTemplate[]
         happenedAt: new Date(f.happenedAtMs).toISOString(),
         personId: f.personId,
         supersedes: f.supersedes,
+        ...writtenDown(f, evidenceOf),
         body: { ...f.body },
       })),
     templates,

@@ -8,6 +8,7 @@ import { insertProducts, needNoShop } from '../imports/importShop.ts';
 import { valid } from '../http/validate.ts';
 import type { Db } from '../db/db.ts';
 import { write } from '../write.ts';
+import { evidenceOf } from '../ledger/ledger.sql.ts';
 import { needShop } from './needShop.ts';
 import { loadDemo } from './demo.ts';
 import { findWorkshop, insertWorkshop, updateMeans, updateShop } from './shop.sql.ts';
@@ -69,9 +70,12 @@ export function shopRoutes(deps: Deps): Router {
   });
   router.get('/export', async (_req, res) => {
     const shop = await needShop(deps);
+    const { workshopId } = shop.workshop;
+    const templates = await listTemplates(deps.db, workshopId);
+    const evidence = await evidenceOf(deps.db, workshopId);
     res
-      .set('Content-Disposition', `attachment; filename="${shop.workshop.workshopId}.json"`)
-      .json(exportShop(shop, await listTemplates(deps.db, shop.workshop.workshopId), deps.nowMs()));
+      .set('Content-Disposition', `attachment; filename="${workshopId}.json"`)
+      .json(exportShop(shop, templates, evidence, deps.nowMs()));
   });
   return router;
 }
