@@ -35,6 +35,8 @@ open_calvetta() {
   if [ "${2:-}" = --fresh ]; then
     as_pg "$pg/pg_ctl" -D "$home/data" -m fast -w stop >/dev/null 2>&1 || true
     as_pg rm -rf "$home/data"
+    # Ends of the chain that was kept there belong to what goes.
+    rm -f "$root/.calvetta/$name-secrets/heads.jsonl"
     say "starting afresh"
   fi
   start_cluster "$name" 9>&-

@@ -15,6 +15,16 @@ export interface ChainHead {
   readonly hash: string;
 }
 
+/** An end of the chain with the shop's signature: Ed25519 over the lines `calvetta-head/1`, chain, seq, hash and time in UTC. */
+export interface SignedHead extends ChainHead {
+  readonly chain: string;
+  readonly atMs: number;
+  /** 64 hex digits: the key by which it is checked. */
+  readonly publicKey: string;
+  /** 128 hex digits. */
+  readonly signature: string;
+}
+
 /** All that is stored of an entry: who and when, with what on the page, its link, and what became of it. */
 export interface EntryWhole {
   readonly factId: string;
@@ -41,7 +51,7 @@ export interface EntryWhole {
 export interface ChainFault {
   /** Place of the link; 0: a row that has none. */
   readonly seq: number;
-  readonly kind: 'fact' | 'sheet' | 'picture' | 'person' | 'account';
+  readonly kind: 'fact' | 'sheet' | 'picture' | 'event' | 'person' | 'account';
   readonly id: string;
   readonly what:
     'text-changed' | 'link-broken' | 'links-missing' | 'row-changed' | 'row-missing' | 'row-unchained';
@@ -50,7 +60,11 @@ export interface ChainFault {
 export interface ChainVerdict {
   readonly head: ChainHead;
   readonly links: number;
-  /** No fault, and the head that was named is there. */
+  /** Heads that the server kept outside the database. */
+  readonly kept: number;
+  /** Those of them that the chain does not hold; `isRestored`: since a backup of before was put back. */
+  readonly lost: readonly (ChainHead & { readonly atMs: number; readonly isRestored: boolean })[];
+  /** No fault, and the head that was named is there, and those that were kept. */
   readonly isWhole: boolean;
   /** At most fifty, in the order of the chain. */
   readonly faults: readonly ChainFault[];

@@ -68,9 +68,9 @@ create index session_of on session (workshop_id, person_id);
 -- People and what they may do are chained too. A name itself stays outside: what is chained of it is a hash with a salt of its own.
 alter table person add column salt uuid not null default gen_random_uuid();
 alter table chain drop constraint chain_kind_check;
-alter table chain add constraint chain_kind_check check (kind in ('fact', 'sheet', 'picture', 'person', 'account'));
+alter table chain add constraint chain_kind_check check (kind in ('fact', 'sheet', 'picture', 'event', 'person', 'account'));
 drop index chain_by_id;
-create unique index chain_by_id on chain (workshop_id, kind, id) where kind in ('fact', 'sheet', 'picture');
+create unique index chain_by_id on chain (workshop_id, kind, id) where kind in ('fact', 'sheet', 'picture', 'event');
 -- Of these there is a link for every change; the newest is what holds.
 create index chain_of_changes on chain (workshop_id, kind, id, seq) where kind in ('person', 'account');
 
@@ -114,3 +114,22 @@ create constraint trigger chain_account after insert on account deferrable initi
 -- A pin that was mistyped is no change of who may do what.
 create constraint trigger chain_account_change after update on account deferrable initially deferred
   for each row when (old.version is distinct from new.version) execute function chain_account();
+
+-- What happened to the record as a whole: that it came in as a file, or that a backup was put back.
+create table event (
+  workshop_id text        not null references workshop,
+  event_id    uuid        not null default gen_random_uuid(),
+  kind        text        not null check (kind in ('imported', 'restored')),
+  at          timestamptz not null,
+  body        jsonb       not null,
+  primary key (workshop_id, event_id)
+);
+create trigger event_is_kept before update or delete on event for each row execute function refuse_change();
+create trigger event_is_not_emptied before truncate on event for each statement execute function refuse_change();
+create function chained_row(e event) returns jsonb language sql immutable set timezone = 'UTC' as $$ select to_jsonb(e) $$;
+create function chain_event() returns trigger language plpgsql security definer set search_path = public, pg_temp as $$
+begin
+  perform chain_append(new.workshop_id, 'event', new.event_id::text, chained_row(new), false);
+  return null;
+end $$;
+create constraint trigger chain_event after insert on event deferrable initially deferred for each row execute function chain_event();

@@ -1,6 +1,7 @@
 import type { Logger } from 'pino';
 import type { Database } from './db/db.ts';
 import type { Door } from './door/door.ts';
+import type { Heads } from './ledger/heads.ts';
 import type { LiveHub } from './live/live.ts';
 import type { Model } from './model/model.ts';
 
@@ -11,6 +12,7 @@ export interface Deps {
   readonly live: LiveHub;
   readonly model: Model;
   readonly door: Door;
+  readonly heads: Heads;
   /** The wall clock, passed in so that tests can hold it. */
   readonly nowMs: () => number;
   readonly newId: () => string;

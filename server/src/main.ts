@@ -15,6 +15,8 @@ import { openDatabase } from './db/db.ts';
 import type { Deps } from './deps.ts';
 import { layOut } from './db/migrate.ts';
 import { sweepUploads } from './imports/imports.routes.ts';
+import { HOUR_MS } from '@calvetta/core';
+import { createHeads, keepDaily } from './ledger/heads.ts';
 import { startLive } from './live/live.ts';
 import { keepSimulating } from './simulators/run.ts';
 
@@ -71,10 +73,11 @@ async function main(): Promise<void> {
     if (from !== processId) model.invalidate(m);
   });
   await sweepUploads();
+  const secrets = readSecrets(env.secretsFolder);
   const door = createDoor(
     db,
     {
-      secrets: readSecrets(env.secretsFolder),
+      secrets,
       isEncrypted: env.tls !== null || (env.publicOrigin?.startsWith('https:') ?? false),
       trustProxy: env.trustProxy,
     },
@@ -91,6 +94,7 @@ async function main(): Promise<void> {
     live,
     model,
     door,
+    heads: createHeads(secrets.headKey, env.secretsFolder, nowMs),
     nowMs,
     newId: randomUUID,
     processId,
@@ -106,6 +110,8 @@ async function main(): Promise<void> {
     log.warn(
       `open to the network on ${env.host} without TLS: anyone there can read phrases, pins and tokens; sign-in tells people apart, it keeps no attacker out`,
     );
+  const daily = setInterval(() => void keepDaily(deps), HOUR_MS);
+  void keepDaily(deps);
   const stopSimulators = env.simulate ? keepSimulating(deps, 60_000) : (): void => undefined;
   console.log(`listening ${port}`);
 
@@ -114,6 +120,7 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     stopSimulators();
+    clearInterval(daily);
     void live.stop().then(() => {
       server.close(() => void db.close().then(() => process.exit(0)));
       server.closeIdleConnections();

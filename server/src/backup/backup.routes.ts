@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import type { Deps } from '../deps.ts';
+import { signedHead } from '../ledger/heads.ts';
 import { needShop } from '../shop/needShop.ts';
 import { writeBackup } from './writeBackup.ts';
 
@@ -8,6 +9,7 @@ export function backupRoutes(deps: Deps): Router {
   /** Everything, as it stood at this instant. A download that breaks off has no end, and is refused when it is put back. */
   router.get('/backup', async (_req, res) => {
     const { workshop } = await needShop(deps);
+    await signedHead(deps, workshop.workshopId, true);
     const day = new Date(deps.nowMs()).toISOString().slice(0, 10);
     res.set({
       'Content-Type': 'application/gzip',

@@ -3,6 +3,7 @@ import { open, rename } from 'node:fs/promises';
 import { join } from 'node:path';
 import { openDatabase } from '../db/db.ts';
 import { grantServer, readMigrations } from '../db/migrate.ts';
+import { headOf } from '../ledger/verify.ts';
 import { BadBackup, type BackupEnd } from './format.ts';
 import { readBackup } from './readBackup.ts';
 import { restoreBackup } from './restoreBackup.ts';
@@ -38,11 +39,18 @@ async function write(): Promise<string> {
 async function restore(): Promise<string> {
   const db = openDatabase(url);
   try {
-    const { end } = await restoreBackup(
+    const { header, end } = await restoreBackup(
       db,
       readMigrations(join(import.meta.dirname, '..', '..', 'migrations')),
       file,
     );
+    // The record itself says that it was put back, and where it stood: what came after that is not in it.
+    const { rows } = await db.query<{ id: string }>('select workshop_id as id from workshop');
+    for (const { id } of rows)
+      await db.query(`insert into event (workshop_id, kind, at, body) values ($1, 'restored', now(), $2)`, [
+        id,
+        { asOf: header.asOf, from: await headOf(db, id), backup: end.sha256 },
+      ]);
     const server = process.env['SERVER_ROLE'];
     if (server !== undefined) await grantServer(db, server);
     return said(end);

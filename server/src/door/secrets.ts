@@ -26,7 +26,7 @@ export function readSecrets(folder: string | null): Secrets {
       // Two servers that start together: the first one's stands.
       writeFileSync(path, make(), { mode: 0o600, flag: 'wx' });
     } catch (error) {
-      if (!(error instanceof Error && 'code' in error && error.code === 'EEXIST')) throw error;
+      if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;
     }
     return readFileSync(path, 'utf8');
   };

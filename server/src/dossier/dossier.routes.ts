@@ -3,7 +3,7 @@ import sharp from 'sharp';
 import { dossierOf, partDetail, type Dossier, type DossierPart } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
-import { headOf } from '../ledger/verify.ts';
+import { signedHead } from '../ledger/heads.ts';
 import { findPicture } from '../pictures/pictures.sql.ts';
 import { needSnapshot } from '../shop/needShop.ts';
 import { dossierCsv } from './dossierCsv.ts';
@@ -76,7 +76,7 @@ async function answer(deps: Deps, res: Response, form: (typeof FORMS)[number], d
     return;
   }
   const { workshop } = (await needSnapshot(deps)).shop;
-  const head = await headOf(deps.db, workshop.workshopId);
+  const head = await signedHead(deps, workshop.workshopId, true);
   const paper = newPaper(d);
   res.type('application/pdf');
   paper.doc.pipe(res);

@@ -1,5 +1,13 @@
 import type { ProductSheet } from '@calvetta/core';
-import type { FactInput, PutAway, ShopFact, ShopFile, ShopPart, ShopStockFact, WrittenDown } from '@calvetta/contract';
+import type {
+  FactInput,
+  PutAway,
+  ShopFact,
+  ShopFile,
+  ShopPart,
+  ShopStockFact,
+  WrittenDown,
+} from '@calvetta/contract';
 import { shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -34,11 +42,13 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
       endedAt: f.endedAt === null ? null : move(f.endedAt),
     })),
     ...(file.stockFacts
-      ? { stockFacts: file.stockFacts.map((f) => ({
+      ? {
+          stockFacts: file.stockFacts.map((f) => ({
             ...f,
             ...movedRecording(f),
             happenedAt: move(f.happenedAt),
-          })) }
+          })),
+        }
       : {}),
     ...(file.tins
       ? {
@@ -101,6 +111,11 @@ export async function importShop(
       await insertEntry(tx, id, entryOf(asInput(f)), recordedAt(f, f.endedAt ?? f.happenedAt, nowMs), null);
     await insertShelf(tx, file);
     await also?.(tx);
+    await tx.query(`insert into event (workshop_id, kind, at, body) values ($1, 'imported', $2, $3)`, [
+      id,
+      new Date(nowMs),
+      { format: file.format, asOf: file.asOf, entries: file.facts.length + (file.stockFacts ?? []).length },
+    ]);
     return {
       parts: file.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length,
       facts: file.facts.length,

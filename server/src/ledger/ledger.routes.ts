@@ -6,7 +6,8 @@ import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { entryWhole } from './ledger.sql.ts';
-import { headOf, verifyChain } from './verify.ts';
+import { signedHead } from './heads.ts';
+import { verifyChain } from './verify.ts';
 
 /** Half of a hash is enough to name a link: that is what fits on paper. */
 const HEAD = /^[0-9a-f]{32}([0-9a-f]{32})?$/i;
@@ -44,7 +45,7 @@ export function ledgerRoutes(deps: Deps): Router {
   });
   router.get('/ledger/head', async (_req, res) => {
     const { workshop } = await needShop(deps);
-    res.json(await headOf(deps.db, workshop.workshopId));
+    res.json(await signedHead(deps, workshop.workshopId));
   });
   router.get('/ledger/verify', async (req, res) => {
     const { workshop } = await needShop(deps);
@@ -54,7 +55,7 @@ export function ledgerRoutes(deps: Deps): Router {
       throw invalidInput([
         { field: 'head', code: 'string.pattern', got: known, accepts: 'a head: 32 or 64 of 0…9 and a…f' },
       ]);
-    res.json(await verifyChain(deps.db, workshop.workshopId, known));
+    res.json(await verifyChain(deps.db, workshop.workshopId, known, await deps.heads.kept()));
   });
   return router;
 }

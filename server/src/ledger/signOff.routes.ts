@@ -22,6 +22,7 @@ import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { write } from '../write.ts';
+import { signedHead } from './heads.ts';
 import { checkEntry, recordEntry } from './ledger.ts';
 import { findEntry, lastSeq, listFacts, listStock, type EntryInput } from './ledger.sql.ts';
 import { lockFor } from './locks.ts';
@@ -52,7 +53,9 @@ export function signOffRoutes(deps: Deps): Router {
     needPerson(who, 'inspector');
     const { workshopId } = (await needShop(deps)).workshop;
     await checkPhrase(deps, workshopId, who, sent.phrase, req.ip ?? '');
-    res.status(201).json(await sign(deps, workshopId, { ...who, how: 'phrase' }, sent));
+    const done = await sign(deps, workshopId, { ...who, how: 'phrase' }, sent);
+    await signedHead(deps, workshopId, true);
+    res.status(201).json(done);
   });
   router.post('/sign-offs/:factId/withdrawal', async (req, res) => {
     const { factId, reason, deviceId } = valid(withdrawInput, req.body);

@@ -164,7 +164,13 @@ describe('a sign-off', () => {
   it('what became of them is the same after the shop went out as a file and in again elsewhere', async () => {
     // Of before, written down only now: that it came late is what makes a signature invalid.
     const [first] = (await inspector.call('GET', '/api/to-sign?machine=quarry')).body;
-    const late = factInput('degreased', first.partId, -9, {}, { personId: 'joe', evidence: { surfaceC: 11.5 } });
+    const late = factInput(
+      'degreased',
+      first.partId,
+      -9,
+      {},
+      { personId: 'joe', evidence: { surfaceC: 11.5 } },
+    );
     expect((await hand.post('/api/facts', { facts: [late] })).status).toBe(201);
     const { body: whole } = await owner.call('GET', '/api/export');
     const other = await startTestApp({ shop: null });

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { ChainFault, ChainHead, ChainVerdict } from '@calvetta/contract';
+import type { ChainFault, ChainHead, ChainVerdict, SignedHead } from '@calvetta/contract';
 import type { Database, Db } from '../db/db.ts';
 
 /**
@@ -36,11 +36,15 @@ interface Link {
   readonly hash: string;
 }
 
-/** Walks the chain of one workshop; `known` is a head from elsewhere, 32 or 64 hex digits, that it should hold. */
+/**
+ * Walks the chain of one workshop; `known` is a head from elsewhere, 32 or 64 hex digits, that it should hold; `kept` are those that the
+ * server itself kept outside the database.
+ */
 export function verifyChain(
   db: Database,
   workshopId: string,
   known: string | null = null,
+  kept: readonly SignedHead[] = [],
 ): Promise<ChainVerdict> {
   return db.transaction(async (tx) => {
     // One picture of everything, however long it takes.
@@ -51,11 +55,18 @@ export function verifyChain(
     const walk = await walkLinks(tx, workshopId, known);
     const rows = await rowFaults(tx, workshopId);
     const changing = await changingFaults(tx, workshopId);
+    const own = kept.filter((h) => h.chain === workshopId);
+    const lost = await lostHeads(tx, workshopId, own);
     const faults = [...walk.faults, ...rows, ...changing].sort((a, b) => a.seq - b.seq).slice(0, MOST_FAULTS);
     return {
       head: walk.head,
       links: walk.links,
-      isWhole: faults.length === 0 && (known === null || walk.knownAt !== 'missing'),
+      isWhole:
+        faults.length === 0 &&
+        lost.every((h) => h.isRestored) &&
+        (known === null || walk.knownAt !== 'missing'),
+      kept: own.length,
+      lost,
       faults,
       known: known === null ? null : walk.knownAt,
     };
@@ -92,6 +103,7 @@ async function walkLinks(tx: Db, workshopId: string, known: string | null) {
 const CHAINED = [
   { kind: 'fact', on: 'r.fact_id = c.id::uuid', id: 'r.fact_id::text', row: 'to_jsonb(r)' },
   { kind: 'sheet', on: 'r.sheet_id = c.id', id: 'r.sheet_id', row: 'to_jsonb(r)' },
+  { kind: 'event', on: 'r.event_id = c.id::uuid', id: 'r.event_id::text', row: 'to_jsonb(r)' },
   { kind: 'picture', on: 'r.picture_id = c.id', id: 'r.picture_id', row: 'chained_row(r)' },
 ] as const;
 
@@ -144,4 +156,32 @@ async function changingFaults(tx: Db, workshopId: string): Promise<ChainFault[]>
     faults.push(...rows);
   }
   return faults;
+}
+
+/**
+ * Heads that were kept and are not in the chain: it was cut off, or made anew. Where a backup of before was put back afterwards, the
+ * record says so itself, and that explains them.
+ */
+async function lostHeads(
+  tx: Db,
+  workshopId: string,
+  kept: readonly SignedHead[],
+): Promise<ChainVerdict['lost']> {
+  const { rows } = await tx.query<{ seq: number; hash: string }>(
+    'select seq::float8 as seq, hash from chain where workshop_id = $1 and seq = any($2)',
+    [workshopId, kept.map((h) => h.seq)],
+  );
+  const hashAt = new Map(rows.map((r) => [r.seq, r.hash]));
+  const restores = await tx.query<{ atMs: number; asOf: string }>(
+    `select (extract(epoch from at) * 1000)::float8 as "atMs", body ->> 'asOf' as "asOf" from event where workshop_id = $1 and kind = 'restored'`,
+    [workshopId],
+  );
+  return kept
+    .filter((h) => h.seq > 0 && hashAt.get(h.seq) !== h.hash)
+    .map((h) => ({
+      seq: h.seq,
+      hash: h.hash,
+      atMs: h.atMs,
+      isRestored: restores.rows.some((r) => Date.parse(r.asOf) <= h.atMs && h.atMs <= r.atMs),
+    }));
 }

@@ -55,6 +55,7 @@ export function shopRoutes(deps: Deps): Router {
     const { workshopId, isDemo } = (await needShop(deps)).workshop;
     if (!isDemo) throw new AppError('not-found', { what: 'demo' });
     await write(deps, (tx) => tx.query('select remove_demo($1)', [workshopId]), { topic: 'entities' });
+    await deps.heads.forget(workshopId);
     res.status(204).end();
   });
   router.patch('/shop/means', async (req, res) => {

@@ -13,6 +13,7 @@ import { readSecrets } from '../door/secrets.ts';
 import { createModel } from '../model/model.ts';
 import { openDatabase, type Database } from '../db/db.ts';
 import { layOut } from '../db/migrate.ts';
+import { createHeads } from '../ledger/heads.ts';
 import { startLive } from '../live/live.ts';
 
 /** For tests only: the real application on a database of its own, with a clock that the test holds. */
@@ -134,7 +135,8 @@ export async function startTestApp(
   live.onMessage((m, from) => {
     if (from !== processId) model.invalidate(m);
   });
-  const door = createDoor(db, { secrets: readSecrets(null), isEncrypted: false, trustProxy: null }, nowMs);
+  const secrets = readSecrets(null);
+  const door = createDoor(db, { secrets, isEncrypted: false, trustProxy: null }, nowMs);
   live.onMessage((m) => {
     if (m.topic === 'door' || m.topic === 'entities') door.forget();
   });
@@ -146,6 +148,7 @@ export async function startTestApp(
         live,
         model,
         door,
+        heads: createHeads(secrets.headKey, null, nowMs),
         nowMs,
         newId: randomUUID,
         processId,

@@ -19,8 +19,9 @@ export function Whole() {
   return (
     <div className="flex max-w-[760px] flex-col gap-4 text-[16px]">
       <p>
-        Every entry, sheet and picture leaves a link in a chain when it is stored. Whoever holds an earlier
-        end of the chain can see whether anything before it was changed, taken out or put in since.
+        Every entry, sheet and picture, and every change of people and what they may do, leaves a link in a
+        chain when it is stored. Whoever holds an earlier end of the chain can see whether anything before it
+        was changed, taken out or put in since.
       </p>
       <form
         className="flex flex-col gap-3"
@@ -85,8 +86,28 @@ function Verdict({ seen }: { readonly seen: ChainVerdict }) {
           ))}
         </ul>
       ) : null}
+      {seen.kept > 0 ? (
+        <p className="mt-2 text-[14px]">
+          {seen.kept === 1 ? 'One end was' : `${seen.kept} ends were`} kept outside the database, with
+          dossiers, backups and sign-offs and once a day
+          {seen.lost.length === 0 ? ': the chain holds every one of them.' : '.'}
+        </p>
+      ) : null}
+      <ul className="text-[14px]">
+        {seen.lost.map((h) => (
+          <li key={`${h.seq}${h.hash}`} className={h.isRestored ? '' : 'text-bad'}>
+            The end of {new Date(h.atMs).toISOString().slice(0, 16).replace('T', ' ')} UTC, link {h.seq}, is
+            not in it:{' '}
+            {h.isRestored ? 'a backup of before was put back since.' : 'it was cut off, or made anew.'}
+          </li>
+        ))}
+      </ul>
       <p className="mt-2 text-[14px] text-quiet">
         The end now: <span className="figure text-[16px] text-ink">{inFours(seen.head.hash)}</span>
+        {' · '}
+        <a className="underline underline-offset-2" href="/api/ledger/head" download="calvetta-end.json">
+          with its signature, as a file
+        </a>
       </p>
     </div>
   );
