@@ -1,6 +1,8 @@
 import { dossierOf } from '@calvetta/core';
 import { Paper } from '../server/src/dossier/paper.ts';
 import { newPaper, writeDossier } from '../server/src/dossier/dossierPdf.ts';
+import { readSecrets } from '../server/src/door/secrets.ts';
+import { createHeads } from '../server/src/ledger/heads.ts';
 import { createModel } from '../server/src/model/model.ts';
 import { verifyChain } from '../server/src/ledger/verify.ts';
 import { AS_OF_MS, factInput, smallShop, startTestApp, type TestApp } from '../server/src/test/testApp.ts';
@@ -56,7 +58,11 @@ async function dossierMs(): Promise<readonly [one: number, all: number, pages: n
       const paper: Paper = newPaper(d);
       paper.doc.resume();
       const pages = await writeDossier(paper, d, {
-        head: { seq: 0, hash: '0'.repeat(64) },
+        head: createHeads(readSecrets(null).headKey, null, () => AS_OF_MS).sign('bench', {
+          seq: 0,
+          hash: '0'.repeat(64),
+        }),
+        knownOf: () => null,
         picturesOf: () => Promise.resolve([]),
         isGivenUp: () => Promise.resolve(false),
       });

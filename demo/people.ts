@@ -8,14 +8,14 @@ export const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places
     { weekday: 6, from: '09:30', to: '16:30' },
   ],
   people: [
-    { personId: 'ines', name: 'Ines' },
-    { personId: 'ruth', name: 'Ruth' },
+    { personId: 'ines', name: 'Ines', isNamed: true },
+    { personId: 'ruth', name: 'Ruth', isNamed: true },
     { personId: 'tom', name: 'Tom' },
-    { personId: 'nell', name: 'Nell' },
+    { personId: 'nell', name: 'Nell', isNamed: true },
     { personId: 'joss', name: 'Joss' },
     { personId: 'ravi', name: 'Ravi' },
     // Signs for what the others did.
-    { personId: 'orla', name: 'Orla' },
+    { personId: 'orla', name: 'Orla', isNamed: true },
   ],
   places: [
     { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },

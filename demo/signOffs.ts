@@ -55,9 +55,17 @@ export function demoSignOffs(add: Add, facts: readonly ShopFact[]): void {
     };
     add(PART, 'signed-off', hoursAgo, body, null, 0, INSPECTOR);
   };
-  const first = add(PART, 'film-read', 17_200, film([88, 92, 96, 101, 84, 90]), null, 0, 'nell');
+  const first = add(
+    PART,
+    'film-read',
+    17_200,
+    film([88, 92, 96, 101, 84, 90, 95, 99, 87, 93]),
+    null,
+    0,
+    'nell',
+  );
   sign(17_180, 'film seen and measured, even, no runs');
-  add(PART, 'film-read', 17_200, film([118, 124, 121, 130, 116, 127]), null, 0, 'nell');
+  add(PART, 'film-read', 17_200, film([118, 124, 121, 130, 116, 127, 125, 119, 128, 122]), null, 0, 'nell');
   Object.assign(facts.at(-1)!, { supersedes: first });
   sign(17_000, 'measured anew with the readings of this float');
 }

@@ -38,7 +38,11 @@ export interface ShopFile {
     readonly from: string | null;
     readonly to: string | null;
   }[];
-  readonly people: readonly ({ readonly personId: string; readonly name: string } & PutAway)[];
+  readonly people: readonly ({
+    readonly personId: string;
+    readonly name: string;
+    readonly isNamed?: boolean;
+  } & PutAway)[];
   readonly places: readonly ({
     readonly placeId: string;
     readonly name: string;

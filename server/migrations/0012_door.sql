@@ -66,7 +66,9 @@ comment on table session is 'derived: in no backup';
 create index session_of on session (workshop_id, person_id);
 
 -- People and what they may do are chained too. A name itself stays outside: what is chained of it is a hash with a salt of its own.
-alter table person add column salt uuid not null default gen_random_uuid();
+alter table person add column salt uuid not null default gen_random_uuid(),
+  -- Has agreed to stand on paper by name.
+  add column is_named boolean not null default false;
 alter table chain drop constraint chain_kind_check;
 alter table chain add constraint chain_kind_check check (kind in ('fact', 'sheet', 'picture', 'event', 'person', 'account'));
 drop index chain_by_id;
@@ -75,7 +77,7 @@ create unique index chain_by_id on chain (workshop_id, kind, id) where kind in (
 create index chain_of_changes on chain (workshop_id, kind, id, seq) where kind in ('person', 'account');
 
 create function chained_row(p person) returns jsonb language sql immutable set timezone = 'UTC' as $$
-  select jsonb_build_object('workshop_id', p.workshop_id, 'person_id', p.person_id, 'version', p.version, 'is_away', p.put_away_at is not null,
+  select jsonb_build_object('workshop_id', p.workshop_id, 'person_id', p.person_id, 'version', p.version, 'is_away', p.put_away_at is not null, 'is_named', p.is_named,
     'name_sha256', encode(sha256(convert_to(p.salt || E'\n' || p.name, 'UTF8')), 'hex'))
 $$;
 create function chained_row(a account) returns jsonb language sql immutable set timezone = 'UTC' as $$

@@ -18,12 +18,18 @@ interface Patch {
 export interface NewPerson {
   readonly personId: string;
   readonly name: string;
+  readonly isNamed: boolean;
 }
 export interface PersonPatch extends Patch {
   readonly name?: string;
+  readonly isNamed?: boolean;
 }
-export const newPerson = Joi.object<NewPerson>({ personId: id.required(), name: name.required() });
-export const personPatch = patchOf<PersonPatch>({ name, isAway });
+export const newPerson = Joi.object<NewPerson>({
+  personId: id.required(),
+  name: name.required(),
+  isNamed: Joi.boolean().default(false),
+});
+export const personPatch = patchOf<PersonPatch>({ name, isNamed: Joi.boolean(), isAway });
 
 export interface NewPlace {
   readonly placeId: string;

@@ -35,6 +35,8 @@ export const RIGHTS: Readonly<Record<string, Least>> = {
   'get /parts/:partId': 'viewer',
   'get /parts/:partId/inspect': 'viewer',
   'get /parts/:partId/card.pdf': 'viewer',
+  'get /parts/:partId/tag.pdf': 'viewer',
+  'get /machines/:machineId/tags.pdf': 'viewer',
   'get /parts/:partId/dossier.pdf': 'viewer',
   'get /parts/:partId/dossier.csv': 'viewer',
   'get /parts/:partId/dossier.json': 'viewer',

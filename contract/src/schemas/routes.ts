@@ -121,6 +121,8 @@ export const API_ROUTES: readonly ApiRoute[] = [
   }),
   get('/machines/:machineId/dossier.json', 'The dossier of a machine, as data'),
   get('/parts/:partId/card.pdf', 'The route of a part on one sheet', { answers: 'application/pdf' }),
+  get('/parts/:partId/tag.pdf', 'A label of a part, to be scanned', { answers: 'application/pdf' }),
+  get('/machines/:machineId/tags.pdf', 'Labels of all parts of a machine', { answers: 'application/pdf' }),
   get('/parts/:partId/dossier.pdf', 'The dossier of a part, on paper', { answers: 'application/pdf' }),
   get('/parts/:partId/dossier.csv', 'The coats of a part, for a spreadsheet', { answers: 'text/csv' }),
   get('/parts/:partId/dossier.json', 'The dossier of a part, as data'),

@@ -221,7 +221,7 @@ export const shopFile = Joi.object({
     }),
   ),
   people: Joi.array()
-    .items(Joi.object({ personId: id.required(), name: name.required(), isAway }))
+    .items(Joi.object({ personId: id.required(), name: name.required(), isNamed: Joi.boolean(), isAway }))
     .required(),
   places: Joi.array()
     .items(

@@ -41,6 +41,8 @@ interface CanBeAway {
 export interface Person extends CanBeAway {
   readonly personId: string;
   readonly name: string;
+  /** Has agreed to stand on paper by name. */
+  readonly isNamed: boolean;
 }
 
 export interface PlaceInfo extends CanBeAway {

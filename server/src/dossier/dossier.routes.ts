@@ -1,13 +1,15 @@
-import { Router, type Response } from 'express';
+import { Router, type Request, type Response } from 'express';
 import sharp from 'sharp';
 import { dossierOf, partDetail, type Dossier, type DossierPart } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
+import { howKnownOf } from '../ledger/ledger.sql.ts';
 import { signedHead } from '../ledger/heads.ts';
 import { findPicture } from '../pictures/pictures.sql.ts';
 import { needSnapshot } from '../shop/needShop.ts';
 import { dossierCsv } from './dossierCsv.ts';
 import { routeCard } from './routeCard.ts';
+import { partTags } from './partTags.ts';
 import { newPaper, writeDossier, type PictureOnPaper } from './dossierPdf.ts';
 
 /** Printed at 250 points wide: more points than this only make the file heavy. */
@@ -38,6 +40,28 @@ export function dossierRoutes(deps: Deps): Router {
       await answer(deps, res, form, await partDossier(req.params.partId));
     });
   }
+  /** Labels to stick or tie on: scanned, one opens its part. */
+  const tags = (req: Request, res: Response, parts: readonly Dossier['parts'][number]['detail'][]): void => {
+    const paper = partTags(parts, `${req.protocol}://${req.get('host') ?? ''}`);
+    res
+      .type('application/pdf')
+      .set({ 'Cache-Control': 'no-store', 'Content-Disposition': 'inline; filename="tags.pdf"' });
+    paper.pipe(res);
+  };
+  router.get('/parts/:partId/tag.pdf', async (req, res) => {
+    tags(
+      req,
+      res,
+      (await partDossier(req.params.partId)).parts.map((p) => p.detail),
+    );
+  });
+  router.get('/machines/:machineId/tags.pdf', async (req, res) => {
+    tags(
+      req,
+      res,
+      (await machineDossier(req.params.machineId)).parts.map((p) => p.detail),
+    );
+  });
   /** The route of a part on one sheet, for the bench. */
   router.get('/parts/:partId/card.pdf', async (req, res) => {
     const snapshot = await needSnapshot(deps);
@@ -77,12 +101,18 @@ async function answer(deps: Deps, res: Response, form: (typeof FORMS)[number], d
   }
   const { workshop } = (await needSnapshot(deps)).shop;
   const head = await signedHead(deps, workshop.workshopId, true);
+  const known = await howKnownOf(
+    deps.db,
+    workshop.workshopId,
+    d.parts.map((p) => p.detail.card.partId),
+  );
   const paper = newPaper(d);
   res.type('application/pdf');
   paper.doc.pipe(res);
   try {
     await writeDossier(paper, d, {
       head,
+      knownOf: (factId) => known.get(factId) ?? null,
       picturesOf: (p) => picturesOf(deps, p, d.zone),
       isGivenUp: async () => {
         // Others have their turn between two parts.

@@ -128,6 +128,45 @@ describe('a dossier on paper', () => {
   });
 });
 
+describe('what stands between coats, and who', () => {
+  it('each window with where the next coat went; by name only who has agreed', async () => {
+    const over = factInput('coated', FRAME, -0.1, {
+      sheetId: 'epoxy-primer.1',
+      dftUm: 60,
+      reason: 'for the test',
+    });
+    const r = await app.post('/api/facts', { facts: [{ ...over, personId: 'tom' }] });
+    expect(r.status).toBe(201);
+    const [part] = (JSON.parse((await take(`/parts/${FRAME}/dossier.json`)).bytes.toString()) as Dossier)
+      .parts;
+    const [window] = part!.windows;
+    // Two hours after: the sheet's own least recoat at 18 °C is longer (docs/clocks.md 5).
+    expect(window).toMatchObject({ no: 1, kept: 'early', nextMs: Date.parse(over.happenedAt) });
+    expect(window!.spans[0]!.openMs).toBeGreaterThan(window!.nextMs);
+    const { text } = read((await take(`/parts/${FRAME}/dossier.pdf`)).bytes);
+    expect(text).toContain('before it opened');
+    expect(text).toContain('Ines');
+    expect(text).toMatch(/volunteer \d/);
+    expect(text).not.toContain('Tom');
+    const tom = (await app.call('GET', '/api/shop')).body.people.find((p: any) => p.personId === 'tom');
+    await app.call('PATCH', '/api/people/tom', { version: tom.version, isNamed: true });
+    expect(read((await take(`/parts/${FRAME}/dossier.pdf`)).bytes).text).toContain('Tom');
+    await app.post('/api/facts', {
+      facts: [factInput('voided', FRAME, 0, {}, { supersedes: over.factId })],
+    });
+  });
+});
+
+describe('tags', () => {
+  it('of a machine: each part by name, on labels', async () => {
+    const { bytes, type } = await take('/machines/quarry/tags.pdf');
+    expect(type).toBe('application/pdf');
+    const { text } = read(bytes);
+    for (const name of ['Main frame', 'Cab side']) expect(text).toContain(name);
+    expect(read((await take(`/parts/${FRAME}/tag.pdf`)).bytes).text).toContain('steel plate');
+  });
+});
+
 describe('a route card', () => {
   it('is one sheet with every step, its hours or its film wet and dry, and what to mind', async () => {
     const { status, bytes } = await take(`/parts/${FRAME}/card.pdf`);
@@ -172,7 +211,12 @@ describe('a dossier as data', () => {
     expect(part!.history.map((f) => f.factId).sort()).toEqual(stored.map((f) => f.factId).sort());
   });
   it('of what is not there is said so', async () => {
-    for (const path of ['/parts/none/dossier.pdf', '/machines/none/dossier.csv', '/parts/none/card.pdf'])
+    for (const path of [
+      '/parts/none/dossier.pdf',
+      '/machines/none/dossier.csv',
+      '/parts/none/card.pdf',
+      '/machines/none/tags.pdf',
+    ])
       expect((await take(path)).status).toBe(404);
   });
 });

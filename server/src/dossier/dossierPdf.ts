@@ -4,13 +4,15 @@ import {
   METRIC,
   showFilm,
   showTemperature,
+  type CoatWindow,
   type Dossier,
   type DossierCoat,
   type DossierPart,
   type FactView,
   type RouteStepView,
+  type SignOffView,
 } from '@calvetta/core';
-import type { ChainHead } from '@calvetta/contract';
+import type { KnownHow, SignedHead } from '@calvetta/contract';
 import {
   ACCEPTANCE_WORDS,
   ANSWER_WORDS,
@@ -19,6 +21,10 @@ import {
   factDetail,
   findingName,
   HEADLINE_WORDS,
+  HOW_WORDS,
+  SIGN_LIMITS,
+  SIGN_SCOPE_WORDS,
+  SIGN_STATE_WORDS,
   SPENT_WORDS,
   stepName,
   SUBSTRATE_WORDS,
@@ -33,7 +39,9 @@ export interface PictureOnPaper {
 }
 /** What a document needs that is not in the dossier itself. */
 export interface Beside {
-  readonly head: ChainHead;
+  readonly head: SignedHead;
+  /** How it is known who did what, by entry; none: nobody was signed in. */
+  readonly knownOf: (factId: string) => KnownHow | null;
   readonly picturesOf: (part: DossierPart) => Promise<readonly PictureOnPaper[]>;
   /** Lets others have their turn; true: nobody waits for it any more. */
   readonly isGivenUp: () => Promise<boolean>;
@@ -55,7 +63,7 @@ export async function writeDossier(paper: Paper, d: Dossier, beside: Beside): Pr
   frontPage(paper, d, say, beside.head);
   for (const part of d.parts) {
     if (await beside.isGivenUp()) break;
-    await onePart(paper, part, say, beside);
+    await onePart(paper, part, d, say, beside);
   }
   return paper.end(`${d.shopName}, ${say.when(d.madeAtMs)}`);
 }
@@ -82,7 +90,7 @@ class Sayer {
   };
 }
 
-function frontPage(paper: Paper, d: Dossier, say: Sayer, head: ChainHead): void {
+function frontPage(paper: Paper, d: Dossier, say: Sayer, head: SignedHead): void {
   const areaM2 = d.parts.reduce((s, p) => s + (p.detail.card.areaM2 ?? 0), 0);
   const hours = d.parts.reduce((s, p) => s + p.workedH, 0);
   const open = d.parts.reduce((s, p) => s + p.openFindings, 0);
@@ -122,9 +130,14 @@ function frontPage(paper: Paper, d: Dossier, say: Sayer, head: ChainHead): void 
     `The record’s chain had ${head.seq} links when this was made; its end was ${head.hash.slice(0, 32).replace(/(.{4})(?=.)/g, '$1 ')}. ` +
       'Give that end to “Is it whole?” in the Ledger, or to bin/verify: if the chain still holds it, nothing up to then was changed, taken out or put in. It does not show that what was written is true.',
   );
+  paper.space(4);
+  paper.qr(
+    JSON.stringify(head),
+    `The same end with the shop’s signature (Ed25519, key ${head.publicKey.slice(0, 16)}, ${say.when(head.atMs)}). Kept as a file, bin/verify takes it as it is.`,
+  );
 }
 
-async function onePart(paper: Paper, p: DossierPart, say: Sayer, beside: Beside): Promise<void> {
+async function onePart(paper: Paper, p: DossierPart, d: Dossier, say: Sayer, beside: Beside): Promise<void> {
   const { detail } = p;
   const { card, survey } = detail;
   paper.newPage();
@@ -151,6 +164,7 @@ async function onePart(paper: Paper, p: DossierPart, say: Sayer, beside: Beside)
     paper.pictures(pictures);
   }
   routeAndTests(paper, p, say);
+  signOffs(paper, p, say);
   openMatters(paper, p);
   recipe(paper, p);
   paper.heading('Everything on record', 'sub');
@@ -162,11 +176,18 @@ async function onePart(paper: Paper, p: DossierPart, say: Sayer, beside: Beside)
         share: 2.4,
         cell: (f) => `${FACT_WORDS[f.kind]}${f.face === null ? '' : `, ${f.face}`}`,
       },
-      { head: 'Said', share: 8, cell: (f) => factText(f, detail.route, say) },
+      { head: 'Said', share: 6.4, cell: (f) => factText(f, detail.route, say) },
+      { head: 'Who, how known', share: 2.6, cell: (f) => whoText(f, p, d, beside) },
       { head: '', share: 1.6, cell: (f) => (f.isStanding ? '' : 'taken back') },
     ],
     p.history.filter((f) => f.kind !== 'voided'),
   );
+}
+/** Whoever signs stands on paper by name: that is what signing is. */
+function whoText(f: FactView, p: DossierPart, d: Dossier, { knownOf }: Beside): string {
+  const how = knownOf(f.factId);
+  const signer = p.detail.signOffs.find((s) => s.factId === f.factId)?.personName;
+  return `${signer ?? d.names[f.personId] ?? 'somebody'}${how === null || how === 'claimed' ? '' : `, ${HOW_WORDS[how]}`}`;
 }
 const originOf = (f: FactView): number => f.endedAtMs ?? f.happenedAtMs;
 
@@ -213,6 +234,7 @@ function filmOn(paper: Paper, p: DossierPart, say: Sayer): void {
     ],
     p.coats,
   );
+  windowsOf(paper, p, say);
   for (const c of p.coats)
     if (c.reason !== null) paper.line(`Coat ${c.no} went on against a rule: ${c.reason}`);
   if (p.films.length > 0)
@@ -325,6 +347,55 @@ function recordText(s: RouteStepView, say: Sayer): string {
   ]
     .filter((x) => x !== null)
     .join(', ');
+}
+
+/** Who signed for it, and what that is worth now. */
+function signOffs(paper: Paper, p: DossierPart, say: Sayer): void {
+  const { signOffs: signs } = p.detail;
+  if (signs.length === 0) return;
+  paper.heading('Signed off', 'sub');
+  paper.table(
+    [
+      { head: 'When', share: 2.4, cell: (s: SignOffView) => say.when(s.atMs) },
+      { head: 'By', share: 1.8, cell: (s) => s.personName ?? 'somebody' },
+      { head: 'For', share: 2.2, cell: (s) => SIGN_SCOPE_WORDS[s.body.scope] },
+      {
+        head: 'Said',
+        share: 4.4,
+        cell: (s) => [s.body.words, s.body.standard].filter((x) => x !== undefined).join('; '),
+      },
+      { head: 'Now', share: 3.4, cell: (s) => signStateText(s) },
+      { head: 'SHA-256', share: 2.4, cell: (s) => s.body.sha256.slice(0, 16) },
+    ],
+    signs,
+  );
+  paper.line(SIGN_LIMITS, { isQuiet: true, size: 'small' });
+}
+const signStateText = (s: SignOffView): string =>
+  `${SIGN_STATE_WORDS[s.state]}${s.endedBy === null || s.state === 'withdrawn' ? '' : `: ${(FACT_WORDS as Readonly<Record<string, string>>)[s.endedBy.kind] ?? s.endedBy.kind}`}`;
+
+const KEPT_WORDS: Readonly<Record<CoatWindow['kept'], string>> = {
+  inside: 'inside its window',
+  early: 'before it opened',
+  between: 'between two windows',
+  late: 'after it had shut',
+  forbidden: 'the sheet forbids this follower',
+  unknown: 'the sheet gives no window',
+};
+/** Each coat's window for the one over it, by the temperature the part really had. */
+function windowsOf(paper: Paper, p: DossierPart, say: Sayer): void {
+  if (p.windows.length === 0) return;
+  paper.line('Windows: hatched too early, clear open, black shut; the wedge is when the next coat went on.', {
+    isQuiet: true,
+    size: 'small',
+  });
+  paper.windows(
+    p.windows.map((w) => ({
+      ...w,
+      label: `${p.detail.card.faceCount > 1 ? `${w.face} ` : ''}${w.no} to ${w.no + 1}`,
+      said: `${say.when(w.nextMs)}, ${KEPT_WORDS[w.kept]}`,
+    })),
+  );
 }
 
 function openMatters(paper: Paper, p: DossierPart): void {

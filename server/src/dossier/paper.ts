@@ -1,4 +1,5 @@
 import PDFDocument from 'pdfkit';
+import { drawQr } from './qr.ts';
 import { Fonts, type Style } from './fonts.ts';
 
 /** A4, points. */
@@ -226,6 +227,86 @@ export class Paper {
     }
     this.doc.x = MARGIN;
     this.doc.y = top + high + metal + 8;
+  }
+
+  /** A text as a code to be scanned, drawn as squares; its words beside it. */
+  qr(text: string, words: string, wide = 120): void {
+    this.need(wide + 10);
+    const y = this.doc.y + 4;
+    drawQr(this.doc, text, MARGIN, y, wide);
+    this.write(words, { x: MARGIN + wide + 14, y, width: this.width - wide - 14, size: 'small' });
+    this.doc.x = MARGIN;
+    this.doc.y = Math.max(this.doc.y, y + wide) + 6;
+  }
+
+  /**
+   * Windows between coats along time, a line each: hatched while it was too early, clear while the next coat might go on, black when
+   * it was shut; the wedge is when it did go on. Told apart without colour.
+   */
+  windows(
+    rows: readonly {
+      readonly label: string;
+      readonly laidMs: number;
+      readonly nextMs: number;
+      readonly spans: readonly { readonly openMs: number; readonly shutMs: number | null }[];
+      readonly said: string;
+    }[],
+  ): void {
+    const [labelW, saidW, high] = [92, 176, 15];
+    const wide = this.width - labelW - saidW - 12;
+    for (const r of rows) {
+      this.need(high + 8);
+      const y = this.doc.y + 3;
+      const shuts = r.spans.flatMap((s) => (s.shutMs === null ? [] : [s.shutMs]));
+      const opens = r.spans.map((s) => s.openMs);
+      // As far as the next coat or the shut edge, whichever is later, but not past three times what mattered.
+      const until = Math.max(r.nextMs, ...opens);
+      const endMs = Math.min(
+        Math.max(until, ...shuts) + (until - r.laidMs) * 0.08,
+        r.laidMs + (until - r.laidMs) * 3,
+      );
+      const x = (ms: number): number =>
+        MARGIN +
+        labelW +
+        (wide * (Math.min(Math.max(ms, r.laidMs), endMs) - r.laidMs)) / (endMs - r.laidMs || 1);
+      const { doc } = this;
+      doc.rect(x(r.laidMs), y, wide, high - 5).fill(r.spans.length === 0 ? '#eeeeee' : '#333333');
+      const first = Math.min(...opens);
+      if (opens.length > 0) {
+        doc.rect(x(r.laidMs), y, x(first) - x(r.laidMs), high - 5).fill('#ffffff');
+        for (let k = x(r.laidMs); k < x(first); k += 4)
+          doc
+            .moveTo(k, y + high - 5)
+            .lineTo(Math.min(k + 4, x(first)), y)
+            .lineWidth(0.5)
+            .strokeColor('#666666')
+            .stroke();
+      }
+      for (const s of r.spans)
+        doc.rect(x(s.openMs), y, x(s.shutMs ?? endMs) - x(s.openMs), high - 5).fill('#ffffff');
+      doc
+        .rect(x(r.laidMs), y, wide, high - 5)
+        .lineWidth(0.6)
+        .strokeColor('#000000')
+        .stroke();
+      const at = x(r.nextMs);
+      doc
+        .moveTo(at - 3.5, y - 3)
+        .lineTo(at + 3.5, y - 3)
+        .lineTo(at, y + 4)
+        .fill('#000000');
+      this.write(r.label, { style: 'figure', size: 'small', x: MARGIN, y: y - 1, width: labelW });
+      this.write(r.said, {
+        style: 'figure',
+        size: 'small',
+        x: MARGIN + labelW + wide + 12,
+        y: y - 1,
+        width: saidW,
+      });
+      doc.x = MARGIN;
+      doc.y = Math.max(doc.y, y + high);
+    }
+    this.space(4);
   }
 
   /** Pictures side by side with their words, as wide as they fit; read aloud by those. */

@@ -185,8 +185,8 @@ async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<voi
     );
   for (const p of file.people)
     await tx.query(
-      `insert into person (workshop_id, person_id, name, put_away_at) values ($1, $2, $3, ${AWAY('$4')})`,
-      [id, p.personId, p.name, isAway(p)],
+      `insert into person (workshop_id, person_id, name, put_away_at, is_named) values ($1, $2, $3, ${AWAY('$4')}, $5)`,
+      [id, p.personId, p.name, isAway(p), p.isNamed ?? false],
     );
   for (const [i, p] of file.places.entries())
     await tx.query(

@@ -133,6 +133,18 @@ export async function enteredBy(db: Db, workshopId: string, factId: string): Pro
   );
   return rows[0]?.by ?? null;
 }
+/** How it is known who did what was done to some parts, by entry. */
+export async function howKnownOf(
+  db: Db,
+  workshopId: string,
+  partIds: readonly string[],
+): Promise<Map<string, KnownHow>> {
+  const { rows } = await db.query<{ id: string; how: KnownHow }>(
+    'select fact_id as id, how from fact where workshop_id = $1 and part_id = any($2) and how is not null',
+    [workshopId, partIds],
+  );
+  return new Map(rows.map((r) => [r.id, r.how]));
+}
 /** What stood on the page when entries were made, by their ids. */
 export async function evidenceOf(
   db: Db,

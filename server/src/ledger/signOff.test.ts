@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { execFileSync } from 'node:child_process';
 import { createHash, randomUUID } from 'node:crypto';
 import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 import { comeIn, firstOwner, PHRASE, type Visitor } from '../test/door.ts';
@@ -160,6 +161,21 @@ describe('a sign-off', () => {
       expect((await owner.call('GET', `/api/parts/${p.partId}`)).body.signOffs).toMatchObject([
         { state: 'standing', body: { scope: 'machine' } },
       ]);
+  });
+  it('stand on paper with what they are worth', async () => {
+    const res = await fetch(`${app.base}/api/parts/${PART}/dossier.pdf`, {
+      headers: { cookie: owner.cookie() },
+    });
+    const text = execFileSync('pdftotext', ['-layout', '-', '-'], {
+      input: Buffer.from(await res.arrayBuffer()),
+      encoding: 'utf8',
+    });
+    expect(text).toContain('Signed off');
+    expect(text).toContain('taken back by who signed');
+    expect(text).toMatch(/no longer\s/);
+    expect(text).toContain('electronic signature');
+    // How it is known who did it.
+    expect(text).toContain('by phrase');
   });
   it('what became of them is the same after the shop went out as a file and in again elsewhere', async () => {
     // Of before, written down only now: that it came late is what makes a signature invalid.

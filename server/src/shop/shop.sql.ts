@@ -124,7 +124,7 @@ const IS_AWAY = 'put_away_at is not null as "isAway"';
 
 export async function listPeople(db: Db, workshopId: string): Promise<Person[]> {
   const { rows } = await db.query<Person>(
-    `select person_id as "personId", name, version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
+    `select person_id as "personId", name, is_named as "isNamed", version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
     [workshopId],
   );
   return rows;

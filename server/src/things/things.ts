@@ -58,7 +58,7 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
     path: 'people',
     table: 'person',
     id: { field: 'personId', column: 'person_id' },
-    columns: { name: 'name' },
+    columns: { name: 'name', isNamed: 'is_named' },
     isOrdered: false,
     made: newPerson,
     patch: personPatch,

@@ -21,6 +21,14 @@ export function DossierLinks({ of, id }: Props) {
           Route card
         </a>
       ) : null}
+      <a
+        className="underline underline-offset-2"
+        href={`/api/${of}/${encodeURIComponent(id)}/${of === 'parts' ? 'tag' : 'tags'}.pdf`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        {of === 'parts' ? 'Tag' : 'Tags'}
+      </a>
       <a className="underline underline-offset-2" href={at('csv')} download>
         CSV
       </a>

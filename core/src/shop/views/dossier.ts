@@ -5,7 +5,9 @@ import { ofKind, standingFacts, type Face, type FactOf } from '../../facts/part.
 import { findingsOf, isOpenFinding } from '../../inspect/findings.ts';
 import { SPENT_ON, type SpentOn } from '../../ledger/kinds.ts';
 import { surfaceAt } from '../../part/thermal/track.ts';
-import type { SurfaceSource } from '../../part/thermal/track.ts';
+import type { SurfaceSource, SurfaceStretch } from '../../part/thermal/track.ts';
+import type { Person } from '../state.ts';
+import { coatWindows, type CoatWindow } from './dossierWindows.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
 import type { Snapshot } from '../snapshot.ts';
 import { partDetail } from './part.ts';
@@ -59,6 +61,8 @@ export interface DossierPart {
   readonly detail: PartDetail;
   readonly pairName: string | null;
   readonly coats: readonly DossierCoat[];
+  /** Between each coat and the one over it. */
+  readonly windows: readonly CoatWindow[];
   readonly films: readonly DossierFilm[];
   readonly findings: ReturnType<typeof findingsOf>;
   /** Pictures from before and after, by their id. */
@@ -81,6 +85,21 @@ export interface Dossier {
   readonly title: string;
   readonly machineName: string;
   readonly parts: readonly DossierPart[];
+  /** What people are called on paper, by their ids. */
+  readonly names: Readonly<Record<string, string>>;
+}
+
+/** Who stands on paper: by name who has agreed to it, the others as volunteers with a number. */
+export function namesOnPaper(people: readonly Person[]): (personId: string) => string {
+  const others = people
+    .filter((p) => !p.isNamed)
+    .map((p) => p.personId)
+    .sort();
+  return (personId) => {
+    const named = people.find((p) => p.personId === personId && p.isNamed);
+    const at = others.indexOf(personId);
+    return named?.name ?? (at < 0 ? 'somebody' : `volunteer ${at + 1}`);
+  };
 }
 
 /** The dossier of some parts of one machine, in the order given. Pure. */
@@ -95,6 +114,9 @@ export function dossierOf(snapshot: Snapshot, title: string, parts: readonly Der
     title,
     machineName: machines.find((m) => m.machineId === parts[0]?.row.machineId)?.name ?? '',
     parts: parts.map((p) => dossierPart(snapshot, p)),
+    names: Object.fromEntries(
+      snapshot.shop.people.map((p) => [p.personId, namesOnPaper(snapshot.shop.people)(p.personId)]),
+    ),
   };
 }
 
@@ -104,10 +126,13 @@ export function dossierPart(snapshot: Snapshot, part: DerivedPart): DossierPart 
   const findings = findingsOf(standing);
   const spent = ofKind(standing, 'spent');
   const pair = part.row.pairPartId === null ? undefined : snapshot.parts.get(part.row.pairPartId);
+  const first = part.state.faces.flatMap((f) => f.coats.map((c) => c.t0Ms));
+  const track = first.length === 0 ? [] : surfaceOf(snapshot.shop, snapshot, part, Math.min(...first));
   return {
     detail,
     pairName: pair?.row.name ?? null,
-    coats: coatsOf(snapshot, part, detail.facts),
+    coats: coatsOf(snapshot, part, detail.facts, track),
+    windows: coatWindows(snapshot, part, track),
     films: ofKind(standing, 'film-read').flatMap((f) => filmOf(part, f)),
     findings,
     pictures: ofKind(standing, 'pictured').filter(
@@ -125,11 +150,14 @@ export function dossierPart(snapshot: Snapshot, part: DerivedPart): DossierPart 
   };
 }
 
-function coatsOf(snapshot: Snapshot, part: DerivedPart, facts: readonly FactView[]): DossierCoat[] {
+function coatsOf(
+  snapshot: Snapshot,
+  part: DerivedPart,
+  facts: readonly FactView[],
+  track: readonly SurfaceStretch[],
+): DossierCoat[] {
   const byId = new Map(facts.map((f) => [f.factId, f]));
-  const first = part.state.faces.flatMap((f) => f.coats.map((c) => c.t0Ms));
-  if (first.length === 0) return [];
-  const track = surfaceOf(snapshot.shop, snapshot, part, Math.min(...first));
+  const nameOf = namesOnPaper(snapshot.shop.people);
   return part.state.faces.flatMap((face) =>
     face.coats.map((c, i): DossierCoat => {
       const fact = byId.get(c.factId);
@@ -150,7 +178,7 @@ function coatsOf(snapshot: Snapshot, part: DerivedPart, facts: readonly FactView
         measuredUm: c.measuredUm,
         thinnestUm: c.thinnestUm,
         atMs: c.t0Ms,
-        personName: snapshot.shop.people.find((p) => p.personId === fact?.personId)?.name ?? null,
+        personName: fact ? nameOf(fact.personId) : null,
         air: at && {
           airC: at.airC,
           surfaceC: at.surfaceC,

@@ -23,4 +23,5 @@ export { recall, type Carrier, type RecallView } from './recall.ts';
 export { hoursView, type HoursView, type MachineHours } from './hours.ts';
 export type { Job, RateView } from '../pace.ts';
 export { dossierOf, type Dossier, type DossierCoat, type DossierFilm, type DossierPart } from './dossier.ts';
+export { type CoatWindow } from './dossierWindows.ts';
 export { careView, type CareLine, type CareView, type LifeBand, type ReminderLine } from './care.ts';

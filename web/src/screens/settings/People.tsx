@@ -13,7 +13,7 @@ const listed = (p: Person) => ({
   id: p.personId,
   name: p.name,
   version: p.version,
-  again: { personId: p.personId, name: p.name },
+  again: { personId: p.personId, name: p.name, isNamed: p.isNamed },
 });
 
 /** Who comes: every entry names one of them. */
@@ -52,7 +52,24 @@ export function People() {
                   <span className="text-[13px] text-quiet">holds this device</span>
                 ) : null}
               </span>
-              <span className="flex">
+              <span className="flex items-center">
+                <label className="flex min-h-9 items-center gap-1 px-2 text-[13px] pointer-coarse:min-h-11">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-chosen"
+                    aria-label={`${p.name} is named on paper`}
+                    checked={p.isNamed}
+                    onChange={(e) =>
+                      things.quietly(
+                        things.change('people', p.personId, p.name, {
+                          version: p.version,
+                          isNamed: e.target.checked,
+                        }),
+                      )
+                    }
+                  />
+                  named on paper
+                </label>
                 {p.personId === personId || isSignedIn ? null : (
                   <Button look="quiet" isInRow onClick={() => setPerson(p.personId)}>
                     It’s me
@@ -70,6 +87,9 @@ export function People() {
             </li>
           ))}
       </ul>
+      <p className="text-[13px] text-quiet">
+        On paper everybody is a volunteer with a number, but who has agreed to be named.
+      </p>
       <AddLine label="Another person" onAdd={add} />
       <PutAway things={people.filter((p) => p.isAway).map(listed)} />
     </div>
