@@ -10,5 +10,6 @@ export {
   DEPOSITS,
   SETTINGS,
   type ClimateSetting,
+  type Corrosivity,
   type MonthOfAir,
 } from './climate.ts';

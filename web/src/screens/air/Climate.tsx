@@ -1,33 +1,56 @@
 import { useState } from 'react';
-import { corrosivityOf, DEPOSITS, SETTINGS, yearOf, type ClimateSetting } from '@calvetta/core';
+import {
+  corrosivityOf,
+  DEPOSITS,
+  SETTINGS,
+  yearOf,
+  type ClimateSetting,
+  type Corrosivity,
+  type MonthOfAir,
+} from '@calvetta/core';
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { ANSWER_WORDS, SETTING_WORDS } from '@calvetta/contract/words';
 import { useClimate } from '../../api/queries.ts';
 import { NumberField } from '../../forms/fields.tsx';
 import { number } from '../../forms/read.ts';
 import { useDraft } from '../../forms/useDraft.ts';
+import { Button } from '../../ui/Button.tsx';
 import { OneOf } from '../../ui/Toggle.tsx';
 
-/** How corrosive the outdoor air here is: from a year of its own readings, or from the means of a weather station nearby. */
+/** How corrosive the outdoor air of a place is. */
 export function Climate({ place }: { readonly place: PlaceAirResponse['place'] }) {
   const climate = useClimate(place.placeId);
-  const [setting, setSetting] = useState<ClimateSetting>('country');
-  const draft = useDraft(
-    { meanC: number('°C', -17.1, 28.7), meanRhPct: number('%', 34, 93) },
-    { meanC: '', meanRhPct: '' },
-  );
   if (!climate.data?.isOutdoors) return null;
-  const own = yearOf(climate.data.months);
-  const isOwn = 'meanC' in own;
-  const [c, rh] = isOwn ? [own.meanC, own.meanRhPct] : [draft.peek('meanC'), draft.peek('meanRhPct')];
-  const { so2, chloride } = DEPOSITS[setting];
-  const found = c === null || rh === null ? null : corrosivityOf({ meanC: c, meanRhPct: rh, so2, chloride });
   return (
     <section
       aria-label="How corrosive it is here"
       className="flex flex-col gap-2 border border-line bg-panel p-3"
     >
       <h2 className="text-[16px]">How corrosive it is here</h2>
+      <ClimateFinder months={climate.data.months} />
+    </section>
+  );
+}
+
+interface FinderProps {
+  readonly months: readonly MonthOfAir[];
+  /** Takes what was found as an answer; without it a person reads it only. */
+  readonly onTake?: (category: Corrosivity) => void;
+}
+/** From a year of a place’s own readings, or from the means of a weather station nearby. It proposes; a person decides. */
+export function ClimateFinder({ months, onTake }: FinderProps) {
+  const [setting, setSetting] = useState<ClimateSetting>('country');
+  const draft = useDraft(
+    { meanC: number('°C', -17.1, 28.7), meanRhPct: number('%', 34, 93) },
+    { meanC: '', meanRhPct: '' },
+  );
+  const own = yearOf(months);
+  const isOwn = 'meanC' in own;
+  const [c, rh] = isOwn ? [own.meanC, own.meanRhPct] : [draft.peek('meanC'), draft.peek('meanRhPct')];
+  const { so2, chloride } = DEPOSITS[setting];
+  const found = c === null || rh === null ? null : corrosivityOf({ meanC: c, meanRhPct: rh, so2, chloride });
+  return (
+    <div className="flex flex-col gap-2">
       <OneOf<ClimateSetting>
         label="What stands round it"
         size="small"
@@ -60,6 +83,11 @@ export function Climate({ place }: { readonly place: PlaceAirResponse['place'] }
               ? ''
               : `, from ${found.value.from} to ${found.value.to}`}: {ANSWER_WORDS[found.value.category]}. In a
             survey you decide.
+            {onTake ? (
+              <Button className="mt-1 block" isInRow onClick={() => onTake(found.value.category)}>
+                Answer {found.value.category}
+              </Button>
+            ) : null}
           </p>
           <p className="text-[14px]">
             Bare steel loses {um(found.value.steel.firstYearUm)} in its first year (
@@ -78,7 +106,7 @@ export function Climate({ place }: { readonly place: PlaceAirResponse['place'] }
         Dose-response functions of ISO 9223, quoted from memory; what settles by surroundings is common
         practice.
       </p>
-    </section>
+    </div>
   );
 }
 const um = (x: number): string => `${x < 10 ? x.toFixed(1) : x.toFixed(0)} µm`;

@@ -1,8 +1,10 @@
-import { useId, useState } from 'react';
+import { lazy, Suspense, useId, useState } from 'react';
 import { SURVEY_SHAPES, type AskedField, type Survey } from '@calvetta/core';
 import { FIND_OUT, SURVEY_ASKS, SURVEY_WORDS } from '@calvetta/contract/words';
 import { Figure } from './FieldRow.tsx';
 import { PictureChoice } from './PictureChoice.tsx';
+
+const CategoryByAir = lazy(() => import('./CategoryByAir.tsx'));
 
 interface Props {
   readonly field: AskedField;
@@ -33,6 +35,11 @@ export function Question({ field, survey, onAnswer, onLeave }: Props) {
           not known
         </button>
       </p>
+      {field === 'category' ? (
+        <Suspense fallback={null}>
+          <CategoryByAir onTake={(category) => onAnswer({ category })} />
+        </Suspense>
+      ) : null}
       {isLost ? <HowToFindOut field={field} onLeave={onLeave} /> : null}
       {shape.type === 'figure' ? (
         <TypedFigure field={field} label={label} onAnswer={onAnswer} />
