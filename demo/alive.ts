@@ -70,6 +70,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
     tins: [],
     packs: [],
     cups: [],
+    gauges: [],
     stock: [],
   };
 }

@@ -79,6 +79,7 @@ function pitsAndLevelling(add: Add): void {
       readingsUm: film.map(([um]) => um),
       spots: film.map(([, x, y]) => ({ x, y })),
       perSpot: 1,
+      gaugeId: 'red-gauge',
       zero: 'on-profile',
       profile: 'medium',
       baseUm: null,

@@ -6,6 +6,7 @@ import type {
   FactKind,
   Attendance,
   Face,
+  GaugeInfo,
   Person,
   PlaceInfo,
   Probe,
@@ -44,6 +45,7 @@ export interface ShopInfo extends Workshop {
   readonly people: readonly Person[];
   readonly places: readonly PlaceInfo[];
   readonly probes: readonly Probe[];
+  readonly gauges: readonly GaugeInfo[];
   readonly attendance: Attendance;
 }
 

@@ -68,6 +68,7 @@ interface NotFound {
     | 'probe'
     | 'plan'
     | 'picture'
+    | 'gauge'
     | 'account'
     | 'tablet'
     | 'route';

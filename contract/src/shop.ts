@@ -66,6 +66,7 @@ export interface ShopFile {
   readonly tins?: readonly NewTin[];
   readonly packs?: readonly Pack[];
   readonly cups?: readonly CupView[];
+  readonly gauges?: readonly ({ readonly gaugeId: string; readonly name: string } & PutAway)[];
   readonly stockFacts?: readonly ShopStockFact[];
   readonly templates?: readonly SurveyTemplate[];
 }

@@ -135,3 +135,13 @@ begin
   return null;
 end $$;
 create constraint trigger chain_event after insert on event deferrable initially deferred for each row execute function chain_event();
+
+-- What films are read with: it has a name of its own, and checks.
+create table gauge (
+  workshop_id text not null references workshop,
+  gauge_id    text not null,
+  name        text not null check (length(name) between 1 and 120),
+  version     int  not null default 1,
+  put_away_at timestamptz,
+  primary key (workshop_id, gauge_id)
+);

@@ -31,6 +31,16 @@ export const newPerson = Joi.object<NewPerson>({
 });
 export const personPatch = patchOf<PersonPatch>({ name, isNamed: Joi.boolean(), isAway });
 
+export interface NewGauge {
+  readonly gaugeId: string;
+  readonly name: string;
+}
+export interface GaugePatch extends Patch {
+  readonly name?: string;
+}
+export const newGauge = Joi.object<NewGauge>({ gaugeId: id.required(), name: name.required() });
+export const gaugePatch = patchOf<GaugePatch>({ name, isAway });
+
 export interface NewPlace {
   readonly placeId: string;
   readonly name: string;

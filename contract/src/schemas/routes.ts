@@ -3,8 +3,10 @@ import { accountPatch, inviteInput, ownKeyInput, pinActInput, redeemInput, signI
 import { factsInput } from './facts.ts';
 import {
   assemblyPatch,
+  gaugePatch,
   machinePatch,
   newAssembly,
+  newGauge,
   newMachine,
   newPerson,
   newPlace,
@@ -90,6 +92,9 @@ export const API_ROUTES: readonly ApiRoute[] = [
   send('post', '/people', 'A person', newPerson),
   send('patch', '/people/:personId', 'A person, by version', personPatch),
   drop('/people/:personId', `A person: ${GOES}`, BY_VERSION),
+  send('post', '/gauges', 'A film gauge', newGauge),
+  send('patch', '/gauges/:gaugeId', 'A film gauge, by version', gaugePatch),
+  drop('/gauges/:gaugeId', `A film gauge: ${GOES}`, BY_VERSION),
   send('post', '/places', 'A place', newPlace),
   send('patch', '/places/:placeId', 'A place, by version', placePatch),
   drop('/places/:placeId', `A place: ${GOES}`, BY_VERSION),

@@ -22,6 +22,7 @@ const GOOD: { readonly [K in StockKind]: Record<string, unknown> } = {
     placeId: 'booth',
   },
   wasted: { mixId: 'm1', ml: 20, why: 'spilt' },
+  'gauge-checked': { gaugeId: 'red', foils: [{ foilUm: 0, readUm: 1 }], tolUm: 2, tolPct: 3 },
   'stock-voided': {},
 };
 const firstField = (kind: StockKind, body: unknown): string | null => {

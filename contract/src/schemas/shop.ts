@@ -293,6 +293,7 @@ export const shopFile = Joi.object({
   tins: Joi.array().items(tinLabel),
   packs: Joi.array().items(pack),
   cups: Joi.array().items(cup),
+  gauges: Joi.array().items(Joi.object({ gaugeId: id.required(), name: name.required(), isAway })),
   stockFacts: Joi.array().items(
     Joi.object({
       factId: uuid.required(),

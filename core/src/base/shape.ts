@@ -4,7 +4,7 @@
  */
 
 /** What an id points at, so that it can be looked up. */
-export type Ref = 'part' | 'place' | 'person' | 'sheet' | 'mix' | 'tin' | 'fact' | 'picture';
+export type Ref = 'part' | 'place' | 'person' | 'sheet' | 'mix' | 'tin' | 'fact' | 'picture' | 'gauge';
 
 type Described =
   | { readonly is: 'text'; readonly most: number }

@@ -125,6 +125,8 @@ export const PART_FACTS = {
       {
         /** Where each reading was taken, in their order; null: nobody noted that one's place. */
         spots: list(orNull(spot), 1, 2000),
+        /** What it was read with. */
+        gaugeId: id('gauge'),
       },
     ),
   ),

@@ -1,4 +1,5 @@
-import { above0, id, number, object, oneOf, orNull, text, type Fits } from '../base/shape.ts';
+import { above0, id, list, number, object, oneOf, orNull, text, type Fits } from '../base/shape.ts';
+import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
 import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
 import { kind, standing, type Envelope } from './envelope.ts';
 
@@ -45,6 +46,23 @@ export const STOCK_FACTS = {
       'mixId',
       'tinId',
     ]),
+  ),
+  /** A gauge was tried on foils of known thickness, 0: on the bare plate; what it may be out by is its maker's. */
+  'gauge-checked': kind(
+    'Gauge checked',
+    object(
+      {
+        gaugeId: id('gauge'),
+        foils: list(
+          object({ foilUm: number(0, THICKEST_READING_UM), readUm: number(-200, THICKEST_READING_UM) }),
+          1,
+          20,
+        ),
+        tolUm: number(0, 100),
+        tolPct: number(0, 50),
+      },
+      { note: text(300) },
+    ),
   ),
   'stock-voided': kind('Voided', object({}, { reason: text(300) }), { isVoiding: true }),
 } as const;

@@ -162,6 +162,27 @@ describe('what a sign-off is worth afterwards', () => {
     expect(signState(of, [...facts, of], [...shelf, fix('ta')])).toEqual({ state: 'invalidated', by: 'fix' });
     expect(signState(of, [...facts, of], [...shelf, fix('tc')]).state).toBe('standing');
   });
+  it('a gauge that fails a check afterwards makes what was signed of its readings invalid; one that failed before stood on the page', () => {
+    const check = (hours: number, readUm: number): StockFact =>
+      ({
+        factId: `c${hours}`,
+        kind: 'gauge-checked',
+        happenedAtMs: hours * H,
+        recordedAtMs: hours * H,
+        personId: 'tom',
+        deviceId: 'd',
+        supersedes: null,
+        body: { gaugeId: 'red', foils: [{ foilUm: 100, readUm }], tolUm: 2, tolPct: 3 },
+      }) as unknown as StockFact;
+    const read = fact('film-read', 5, { gaugeId: 'red' } as FactBodies['film-read']);
+    const of = signed(10, [read]);
+    const state = (...checks: StockFact[]) => signState(of, [read, of], checks);
+    expect(state(check(4, 100), check(12, 100)).state).toBe('standing');
+    expect(state(check(4, 100), check(12, 130))).toEqual({ state: 'invalidated', by: 'c12' });
+    expect(state(check(4, 130)).state).toBe('standing');
+    // A good one in between: what was read before it is not looked back at.
+    expect(state(check(4, 100), check(8, 100), check(12, 130)).state).toBe('standing');
+  });
   it('the text changes with any figure, and not with when or where it was written down', () => {
     const text = (f: Fact): string => signedText(toSign([f], []));
     const one = coat(3);

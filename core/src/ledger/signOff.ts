@@ -1,6 +1,7 @@
 import { canonicalJson } from '../base/canonical.ts';
 import { originMs } from '../facts/envelope.ts';
 import { ofKind, standingFacts, type Fact, type FactKind, type FactOf } from '../facts/part.ts';
+import { checksOf, gaugeTrust } from '../film/gaugeTrust.ts';
 import type { StockFact } from '../facts/stock.ts';
 
 /**
@@ -132,9 +133,28 @@ export function signState(
         ? [{ by: s.factId, recordedAtMs: s.recordedAtMs, state: 'invalidated' }]
         : [],
     ),
+    ...gaugesInDoubt(sign, facts, stock),
   ].sort((a, b) => a.recordedAtMs - b.recordedAtMs);
   const first = ends[0];
   return first ? { state: first.state, by: first.by } : { state: 'standing', by: null };
+}
+
+/** Gauges that failed a check since: what was signed of their readings is in doubt. */
+function gaugesInDoubt(
+  sign: FactOf<'signed-off'>,
+  facts: readonly Fact[],
+  stock: readonly StockFact[],
+): End[] {
+  const signed = new Set(sign.body.facts);
+  return ofKind(facts, 'film-read').flatMap((f): End[] => {
+    const { gaugeId } = f.body;
+    if (gaugeId === undefined || !signed.has(f.factId)) return [];
+    const trust = gaugeTrust(stock, gaugeId, originMs(f));
+    const check = checksOf(stock, gaugeId).find((c) => c.happenedAtMs === trust.checkMs);
+    // In doubt already when it was signed: that stood on the page.
+    if (trust.state !== 'doubt' || !check || check.recordedAtMs <= sign.recordedAtMs) return [];
+    return [{ by: check.factId, recordedAtMs: check.recordedAtMs, state: 'invalidated' }];
+  });
 }
 
 /** Whose own work it is: whoever did any of it signs for none of it. */

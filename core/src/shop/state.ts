@@ -53,6 +53,12 @@ export interface PlaceInfo extends CanBeAway {
   readonly setpointC: number | null;
 }
 
+/** What films are read with: it has a name of its own, and checks. */
+export interface GaugeInfo extends CanBeAway {
+  readonly gaugeId: string;
+  readonly name: string;
+}
+
 export interface Probe extends CanBeAway {
   readonly probeId: string;
   readonly placeId: string;
@@ -143,6 +149,7 @@ export interface ShopRecord {
   readonly tins: readonly TinRow[];
   readonly packs: readonly Pack[];
   readonly cups: readonly CupView[];
+  readonly gauges: readonly GaugeInfo[];
   readonly stock: readonly StockFact[];
 }
 

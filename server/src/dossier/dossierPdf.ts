@@ -241,7 +241,7 @@ function filmOn(paper: Paper, p: DossierPart, say: Sayer): void {
     paper.table(
       [
         { head: 'Read', share: 3, cell: (f: DossierPart['films'][number]) => say.when(f.atMs) },
-        { head: 'By', share: 1.6, cell: (f) => (f.by === 'comb' ? 'wet comb' : `gauge, ${f.n}`) },
+        { head: 'By', share: 2.6, cell: (f) => (f.by === 'comb' ? 'wet comb' : gaugeText(f, say)) },
         { head: 'Mean', share: 1.6, isRight: true, cell: (f) => say.film(f.meanUm) },
         {
           head: 'Least, most',
@@ -261,6 +261,14 @@ function filmOn(paper: Paper, p: DossierPart, say: Sayer): void {
       ],
       p.films,
     );
+}
+
+/** How many readings, with what, and whether that could be relied on. */
+function gaugeText({ n, gauge }: DossierPart['films'][number], say: Sayer): string {
+  if (gauge === null) return `gauge, ${n}`;
+  const when = gauge.checkMs === null ? '' : ` ${say.when(gauge.checkMs)}`;
+  const trust = { checked: `checked${when}`, doubt: `IN DOUBT, failed${when}`, unchecked: 'never checked' };
+  return `${gauge.name}, ${n}; ${trust[gauge.state]}`;
 }
 
 const batchText = (c: DossierCoat): string =>

@@ -36,6 +36,7 @@ function idsOf(f: ShopFile): Readonly<Record<string, Ids>> {
     ],
     tin: of('tins', f.tins, (x) => x.tinId),
     pack: of('packs', f.packs, (x) => x.packId),
+    gauge: of('gauges', f.gauges, (x) => x.gaugeId),
     cup: of('cups', f.cups, (x) => x.cupId),
     template: of('templates', f.templates, (x) => x.templateId),
   };

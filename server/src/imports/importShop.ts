@@ -136,6 +136,11 @@ async function insertStockFacts(tx: Db, file: ShopFile, nowMs: number): Promise<
 async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
   const id = file.workshop.workshopId;
   for (const p of file.packs ?? []) await insertPack(tx, id, p);
+  for (const g of file.gauges ?? [])
+    await tx.query(
+      `insert into gauge (workshop_id, gauge_id, name, put_away_at) values ($1, $2, $3, ${AWAY('$4')})`,
+      [id, g.gaugeId, g.name, isAway(g)],
+    );
   for (const c of file.cups ?? []) await insertCup(tx, id, c);
   for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
 }

@@ -265,6 +265,7 @@ const FOUND: Readonly<Record<Ref, string>> = {
   person: 'select 1 from person where workshop_id = $1 and person_id = $2',
   sheet: 'select 1 from sheet where workshop_id = $1 and sheet_id = $2',
   tin: 'select 1 from tin where workshop_id = $1 and tin_id = $2',
+  gauge: 'select 1 from gauge where workshop_id = $1 and gauge_id = $2',
   picture: 'select 1 from picture where workshop_id = $1 and picture_id = $2',
   fact: 'select 1 from fact where workshop_id = $1 and fact_id::text = $2',
   mix: `select 1 from fact where workshop_id = $1 and kind = 'mixed' and body ->> 'mixId' = $2`,

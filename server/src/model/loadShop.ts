@@ -6,6 +6,7 @@ import {
   findWorkshop,
   listAssemblies,
   listAttendance,
+  listGauges,
   listMachines,
   listParts,
   listPeople,
@@ -35,6 +36,7 @@ export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<S
     tins,
     packs,
     cups,
+    gauges,
     stock,
   ] = await Promise.all([
     listAttendance(db, id),
@@ -50,6 +52,7 @@ export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<S
     listTins(db, id),
     listPacks(db, id),
     listCups(db, id),
+    listGauges(db, id),
     listStock(db, id),
   ]);
   if (seq !== null) readTo(seq);
@@ -68,6 +71,7 @@ export async function loadShop(db: Db, readTo: (seq: number) => void): Promise<S
     tins,
     packs,
     cups,
+    gauges,
     stock,
   };
 }

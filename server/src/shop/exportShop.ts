@@ -118,6 +118,7 @@ export function exportShop(
     })),
     packs: shop.packs,
     cups: shop.cups,
+    ...(shop.gauges.length === 0 ? {} : { gauges: shop.gauges.map(thingOf) }),
     stockFacts: [...shop.stock]
       .sort((a, b) => a.recordedAtMs - b.recordedAtMs || (a.supersedes === b.factId ? 1 : 0))
       .map((f) => ({

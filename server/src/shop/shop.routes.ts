@@ -19,8 +19,8 @@ export function shopRoutes(deps: Deps): Router {
   const router = Router();
   router.get('/shop', async (_req, res) => {
     const shop = await needShop(deps);
-    const { people, places, probes, attendance } = shop;
-    const body: ShopInfo = { ...shop.workshop, people, places, probes, attendance };
+    const { people, places, probes, gauges, attendance } = shop;
+    const body: ShopInfo = { ...shop.workshop, people, places, probes, gauges, attendance };
     res.json(body);
   });
   /** A shop of one's own, with the families of products that ship. */

@@ -1,6 +1,7 @@
 import {
   type AssemblyRow,
   type Attendance,
+  type GaugeInfo,
   type MachineRow,
   type PartRow,
   type Person,
@@ -134,6 +135,14 @@ export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[
   const { rows } = await db.query<PlaceInfo>(
     `select place_id as "placeId", name, exposure, altitude_m as "altitudeM", setpoint_c as "setpointC", version, ${IS_AWAY}
      from place where workshop_id = $1 order by seq, place_id`,
+    [workshopId],
+  );
+  return rows;
+}
+
+export async function listGauges(db: Db, workshopId: string): Promise<GaugeInfo[]> {
+  const { rows } = await db.query<GaugeInfo>(
+    `select gauge_id as "gaugeId", name, version, ${IS_AWAY} from gauge where workshop_id = $1 order by name`,
     [workshopId],
   );
   return rows;

@@ -2,8 +2,10 @@ import type Joi from 'joi';
 import type { ErrorData, LiveMessage } from '@calvetta/contract';
 import {
   assemblyPatch,
+  gaugePatch,
   machinePatch,
   newAssembly,
+  newGauge,
   newMachine,
   newPerson,
   newPlace,
@@ -16,7 +18,7 @@ import {
 import type { Db } from '../db/db.ts';
 import { AppError } from '../http/errors.ts';
 
-export type ThingName = 'person' | 'place' | 'probe' | 'machine' | 'assembly' | 'part';
+export type ThingName = 'person' | 'gauge' | 'place' | 'probe' | 'machine' | 'assembly' | 'part';
 
 /** A kind of thing that a shop is made of: what is stored of it, what it points at, and when it has a record. */
 export interface Thing {
@@ -67,6 +69,19 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
       union all select 1 from plan where workshop_id = $1 and person_id = $2
       union all select 1 from account where workshop_id = $1 and person_id = $2`,
     goesWith: ['delete from invite where workshop_id = $1 and person_id = $2'],
+    changed: entities,
+  },
+  gauge: {
+    what: 'gauge',
+    path: 'gauges',
+    table: 'gauge',
+    id: { field: 'gaugeId', column: 'gauge_id' },
+    columns: { name: 'name' },
+    isOrdered: false,
+    made: newGauge,
+    patch: gaugePatch,
+    points: {},
+    record: `select 1 from fact where workshop_id = $1 and body ->> 'gaugeId' = $2`,
     changed: entities,
   },
   place: {

@@ -45,6 +45,7 @@ export const DERIVED = [
 const KEPT_LONG: Readonly<Record<string, readonly (keyof typeof KEYS)[]>> = {
   shop: ['shop'],
   people: ['shop'],
+  gauges: ['shop'],
   places: ['shop'],
   probes: ['shop'],
   sheets: ['sheets'],

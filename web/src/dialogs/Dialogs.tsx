@@ -6,6 +6,7 @@ import { CupDialog } from './CupDialog.tsx';
 import { EditPartDialog } from './EditPartDialog.tsx';
 import { FilmDialog } from './FilmDialog.tsx';
 import { FindDialog } from './FindDialog.tsx';
+import { GaugeCheckDialog } from './GaugeCheckDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { LabelDialog } from './LabelDialog.tsx';
@@ -43,6 +44,7 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   machine: MachineDialog,
   'new-part': NewPartDialog,
   'sign-off': SignOffDialog,
+  'gauge-check': GaugeCheckDialog,
   keys: KeysDialog,
   pin: PinDialog,
   find: FindDialog,

@@ -13,7 +13,7 @@ import {
 } from '@calvetta/core';
 import type { FaceView, PartDetail } from '@calvetta/contract';
 import { ACCEPTANCE_WORDS, PROFILE_WORDS, ZERO_WORDS } from '@calvetta/contract/words';
-import { usePart } from '../api/queries.ts';
+import { usePart, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../forms/Field.tsx';
@@ -79,6 +79,8 @@ interface Judging {
   readonly profile: ProfileGrade;
   readonly nominalUm: number;
   readonly maxUm: number | null;
+  /** Null: nobody noted what it was read with. */
+  readonly gaugeId: string | null;
 }
 
 const gaugeBody = (readings: readonly Taken[], j: Judging): FilmReadBody => ({
@@ -86,6 +88,7 @@ const gaugeBody = (readings: readonly Taken[], j: Judging): FilmReadBody => ({
   by: 'gauge',
   readingsUm: readings.map((x) => Number(x.um.toFixed(2))),
   ...(readings.some((r) => r.spot !== null) ? { spots: readings.map((r) => r.spot) } : {}),
+  ...(j.gaugeId === null ? {} : { gaugeId: j.gaugeId }),
   perSpot: j.rule === 'pa-2' ? 3 : 1,
   zero: j.zero,
   profile: j.profile,
@@ -140,6 +143,9 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
   const [rule, setRule] = useState<AcceptanceRule>('iso-19840');
   const [zero, setZero] = useState<GaugeZero>('smooth');
   const [profile, setProfile] = useState<ProfileGrade>(part.card.profileUm >= 40 ? 'medium' : 'none');
+  const gauges = (useShop().data?.gauges ?? []).filter((g) => !g.isAway);
+  const lastGauge = usePrefs((s) => s.gaugeId);
+  const gaugeId = gauges.some((g) => g.gaugeId === lastGauge) ? lastGauge : null;
   const draft = useDraft(
     { nominalUm: film('Specified film', filmUnit), maxUm: maybe(film('Most', filmUnit)) },
     () => ({ nominalUm: shownFilm(nominalOf(part.card), filmUnit), maxUm: '' }),
@@ -151,7 +157,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
     how === 'comb'
       ? comb
       : readings.length > 0 && draft.values
-        ? gaugeBody(readings, { rule, zero, profile, ...draft.values })
+        ? gaugeBody(readings, { rule, zero, profile, gaugeId, ...draft.values })
         : null;
   const judgement = body ? judgeFilm(body, areaM2) : null;
   const store = (): void => {
@@ -185,6 +191,17 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
             list={readings.map((r) => r.um)}
             onRemove={(i) => setReadings(readings.filter((_, k) => k !== i))}
           />
+          {gauges.length > 0 ? (
+            <SelectField
+              label="Read with"
+              value={gaugeId ?? ''}
+              options={[
+                { value: '', text: 'not noted' },
+                ...gauges.map((g) => ({ value: g.gaugeId, text: g.name })),
+              ]}
+              onChange={(id) => usePrefs.getState().setGauge(id === '' ? null : id)}
+            />
+          ) : null}
           <JudgedBy
             {...{ rule, setRule, zero, setZero, profile, setProfile, areaM2 }}
             nominal={draft.bind('nominalUm')}

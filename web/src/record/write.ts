@@ -56,7 +56,7 @@ export const partsWrite = (machineId: string, parts: readonly object[]): Write =
   make('POST', ['machines', machineId, 'parts'], `${parts.length} parts`, { parts });
 export const sheetWrite = (sheet: object): Write => make('POST', ['sheets'], 'A sheet', sheet);
 /** What a shop is made of: each is made, changed and taken off the list in the same way. */
-export type ThingPath = 'people' | 'places' | 'probes' | 'machines' | 'assemblies' | 'parts';
+export type ThingPath = 'people' | 'gauges' | 'places' | 'probes' | 'machines' | 'assemblies' | 'parts';
 export const thingWrite = (path: ThingPath, what: string, thing: object): Write =>
   make('POST', [path], what, thing);
 export const thingPatch = (path: ThingPath, id: string, what: string, patch: object): Write =>

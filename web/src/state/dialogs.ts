@@ -23,6 +23,8 @@ export interface DialogProps {
   readonly 'new-part': { readonly machineId: string; readonly assemblyId: string | null };
   /** An inspector signs for a part, or for every part of a machine. */
   readonly 'sign-off': { readonly of: 'part' | 'machine'; readonly id: string; readonly name: string };
+  /** A gauge tried on its foils. */
+  readonly 'gauge-check': { readonly gaugeId: string; readonly name: string };
   readonly keys: object;
   /** On a tablet of the shop: a pin for the next entry. */
   readonly pin: object;

@@ -16,6 +16,8 @@ interface Prefs {
   readonly benchHours: BenchHours;
   /** The place on the Bench's dew ruler; null: the dampest. */
   readonly rulerPlaceId: string | null;
+  /** The gauge films were last read with on this device. */
+  readonly gaugeId: string | null;
   /** How the last coat was laid on this device: offered again, never taken without a touch. */
   readonly laid: Laid;
   setUnits: (units: Partial<UnitPreference>) => void;
@@ -24,6 +26,7 @@ interface Prefs {
   setBenchHours: (hours: BenchHours) => void;
   setRulerPlace: (placeId: string) => void;
   setLaid: (laid: Laid) => void;
+  setGauge: (gaugeId: string | null) => void;
 }
 
 export const usePrefs = create<Prefs>()(
@@ -36,12 +39,14 @@ export const usePrefs = create<Prefs>()(
       benchHours: 42,
       rulerPlaceId: null,
       laid: {},
+      gaugeId: null,
       setUnits: (units) => set((s) => ({ units: { ...s.units, ...units } })),
       setTheme: (theme) => set({ theme }),
       setPerson: (personId) => set({ personId }),
       setBenchHours: (benchHours) => set({ benchHours }),
       setRulerPlace: (rulerPlaceId) => set({ rulerPlaceId }),
       setLaid: (laid) => set({ laid }),
+      setGauge: (gaugeId) => set({ gaugeId }),
     }),
     {
       name: 'calvetta-prefs',

@@ -48,4 +48,5 @@ export const SHOP = {
   people: [{ personId: 'ines', name: 'Ines', version: 1, isAway: false }],
   places: [],
   probes: [],
+  gauges: [],
 };

@@ -56,6 +56,7 @@ export interface DossierFilm {
   readonly rule: string;
   readonly verdict: 'accepted' | 'refused' | 'unknown' | null;
   readonly correctionUm: number;
+  readonly gauge: FactView['gauge'];
 }
 export interface DossierPart {
   readonly detail: PartDetail;
@@ -133,7 +134,9 @@ export function dossierPart(snapshot: Snapshot, part: DerivedPart): DossierPart 
     pairName: pair?.row.name ?? null,
     coats: coatsOf(snapshot, part, detail.facts, track),
     windows: coatWindows(snapshot, part, track),
-    films: ofKind(standing, 'film-read').flatMap((f) => filmOf(part, f)),
+    films: ofKind(standing, 'film-read').flatMap((f) =>
+      filmOf(part, f, detail.facts.find((v) => v.factId === f.factId)?.gauge ?? null),
+    ),
     findings,
     pictures: ofKind(standing, 'pictured').filter(
       (f) => f.body.stage === 'before' || f.body.stage === 'after',
@@ -191,7 +194,7 @@ function coatsOf(
   );
 }
 
-function filmOf(part: DerivedPart, f: FactOf<'film-read'>): DossierFilm[] {
+function filmOf(part: DerivedPart, f: FactOf<'film-read'>, gauge: FactView['gauge']): DossierFilm[] {
   const areaM2 = part.row.areaM2 === null ? null : part.row.areaM2 / part.row.faceCount;
   const { statistics: s, acceptance, correctionUm } = judgeFilm(f.body, areaM2);
   if (!s) return [];
@@ -208,6 +211,7 @@ function filmOf(part: DerivedPart, f: FactOf<'film-read'>): DossierFilm[] {
       rule: f.body.rule,
       verdict: acceptance?.verdict ?? null,
       correctionUm,
+      gauge,
     },
   ];
 }

@@ -3,6 +3,7 @@ import { airFiguresOf } from '../../air/gate.ts';
 import { originMs } from '../../facts/envelope.ts';
 import { type FactOf, ofKind, seenSinceStripped, standingFacts } from '../../facts/part.ts';
 import type { FaceResult } from '../../bench/part.ts';
+import { gaugeTrust } from '../../film/gaugeTrust.ts';
 import { filmMassKg } from '../../film/mass.ts';
 import { wholeSurvey } from '../../part/survey.ts';
 import { surfaceAt } from '../../part/thermal/track.ts';
@@ -121,8 +122,18 @@ function factViews(snapshot: Snapshot, part: DerivedPart): FactView[] {
         f.kind === 'moved'
           ? (snapshot.shop.places.find((p) => p.placeId === f.body.placeId)?.name ?? null)
           : null,
+      gauge: f.kind === 'film-read' ? gaugeOf(snapshot, f) : null,
       mix: f.kind === 'coated' ? coatMix(snapshot, f) : null,
     }));
+}
+
+/** What it was read with, and what that gauge's checks say of it; null where nobody noted one. */
+function gaugeOf(snapshot: Snapshot, f: FactOf<'film-read'>): FactView['gauge'] {
+  const { gaugeId } = f.body;
+  if (gaugeId === undefined) return null;
+  const { gauges, stock } = snapshot.shop;
+  const name = gauges.find((g) => g.gaugeId === gaugeId)?.name ?? gaugeId;
+  return { name, ...gaugeTrust(stock, gaugeId, originMs(f)) };
 }
 
 /** Batch, thinner, age and money of a coat, from the mix it names. */

@@ -5,6 +5,7 @@ import type { SurfaceBasis } from '../../bench/air.ts';
 import type { BareState, FaceState } from '../../bench/face.ts';
 import type { Fact, FactBodies, FactKind } from '../../facts/part.ts';
 import type { StockKind } from '../../facts/stock.ts';
+import type { GaugeTrust } from '../../film/gaugeTrust.ts';
 import type { SignState } from '../../ledger/signOff.ts';
 import type { Headline } from '../../bench/headline.ts';
 import type { Key } from '../../cure/keyed.ts';
@@ -76,6 +77,8 @@ export type FactView = Fact & {
   readonly productName: string | null;
   /** Where it was moved to, by name. */
   readonly placeName: string | null;
+  /** Of readings that name their gauge: its name, and whether it could be relied on then. */
+  readonly gauge: (GaugeTrust & { readonly name: string }) | null;
   /** Of a coat that names its mix: what follows from it. */
   readonly mix: {
     readonly batch: string | null;

@@ -45,7 +45,7 @@ export const usualCup = (mixes: readonly MixView[], part: PartDetail): MixView |
   mixes.find((m) => (m.colour === null || m.colour === part.colourGroup) && !isMixGone(m, part.nowMs));
 
 /** Standing coats of a face, newest first. */
-export function standingCoats(part: PartDetail, face: Face) {
+export function standingCoats(part: PartDetail, face: Face): Extract<FactView, { kind: 'coated' }>[] {
   return part.facts.flatMap((f) =>
     f.kind === 'coated' && f.isStanding && (f.face === null || f.face === face) ? [f] : [],
   );

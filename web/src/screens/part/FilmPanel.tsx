@@ -40,7 +40,10 @@ export function FilmPanel({ part }: { readonly part: PartDetail }) {
         <Button onClick={() => show({ kind: 'film', partId: part.card.partId })}>Measure</Button>
       </div>
       {newest ? (
-        <Newest part={part} body={newest.body} judgement={judgeFilm(newest.body, areaM2)} />
+        <>
+          <Newest part={part} body={newest.body} judgement={judgeFilm(newest.body, areaM2)} />
+          {newest.gauge ? <ReadWith gauge={newest.gauge} part={part} /> : null}
+        </>
       ) : (
         <p className="text-quiet">
           Nobody measured it yet: the section shows what was logged. Keypad, a gauge’s file, or a wet comb.
@@ -50,6 +53,28 @@ export function FilmPanel({ part }: { readonly part: PartDetail }) {
         <p className="text-[13px] text-quiet">{reads.length - 1} earlier in the history</p>
       ) : null}
     </section>
+  );
+}
+
+/** What it was read with, and whether that can be relied on: a check that failed looks back. */
+function ReadWith({
+  gauge,
+  part,
+}: {
+  readonly gauge: NonNullable<FactView['gauge']>;
+  readonly part: PartDetail;
+}) {
+  const when = gauge.checkMs === null ? '' : moment(gauge.checkMs, part.nowMs, part.zone);
+  if (gauge.state === 'doubt')
+    return (
+      <p role="alert" className="border-l-4 border-bad pl-3">
+        In doubt: {gauge.name} failed its check {when}. Measure again with one that passes.
+      </p>
+    );
+  return (
+    <p className="text-[13px] text-quiet">
+      Read with {gauge.name}, {gauge.state === 'checked' ? `checked ${when}` : 'never checked here'}.
+    </p>
   );
 }
 

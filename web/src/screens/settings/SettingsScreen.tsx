@@ -16,6 +16,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../forms/Field.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { TheDoor } from './door/TheDoor.tsx';
+import { Gauges } from './Gauges.tsx';
 import { People } from './People.tsx';
 import { Places } from './Places.tsx';
 import { Practice } from './Practice.tsx';
@@ -41,6 +42,9 @@ export default function SettingsScreen() {
       </Section>
       <Section title="People">
         <People />
+      </Section>
+      <Section title="Film gauges">
+        <Gauges />
       </Section>
       <Section title="The door">
         <TheDoor />
