@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
+import { at, firstOwner, signIn } from '../test/door.ts';
 import { factInput, freshDatabase, startTestApp, type FreshDatabase, type TestApp } from '../test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..', '..');
@@ -35,6 +36,8 @@ afterAll(async () => {
 });
 
 it('writes, checks and puts back; a server works on what was put back as it does on the first', async () => {
+  const owner = await firstOwner(app, 'ines');
+  const before = (await owner.call('GET', '/api/export')).body;
   const written = await cli(here.ownerUrl, 'write', file);
   expect(written).toMatch(/^\d+ rows, \d+ of them entries; hash [0-9a-f]{64}\n$/);
   expect(await cli('', 'check', file)).toBe(written);
@@ -44,8 +47,23 @@ it('writes, checks and puts back; a server works on what was put back as it does
     expect(await cli(fresh.ownerUrl, 'restore', file)).toMatch(/^refused: .*not empty/);
     // As the server's role, on tables that nobody laid out for it again.
     const other = await startTestApp({ url: fresh.url, shop: null });
+    // Nobody is signed in there; whoever could sign in still can.
+    expect((await at(other, owner.cookie()).call('GET', '/api/shop')).status).toBe(401);
+    const again = await signIn(other, 'ines');
+    const after = (await again.call('GET', '/api/export')).body;
+    expect({ ...after, asOf: '' }).toEqual({ ...before, asOf: '' });
+    const verdict = (await again.call('GET', '/api/ledger/verify')).body;
+    expect(verdict).toMatchObject({ isWhole: true, faults: [] });
+    // The record says itself that it was put back, and from where.
+    const { rows } = await other.db.query<{ entry: string }>(
+      `select entry from chain where kind = 'event' order by seq desc limit 1`,
+    );
+    expect(JSON.parse(rows[0]!.entry).row).toMatchObject({
+      kind: 'restored',
+      body: { from: { seq: verdict.head.seq - 1 } },
+    });
     const facts = [factInput('noted', 'pump.cylinder-block', 0, { text: 'and after' })];
-    expect((await other.post('/api/facts', { facts })).status).toBe(201);
+    expect((await again.post('/api/facts', { facts })).status).toBe(201);
     await other.close();
   } finally {
     await fresh.drop();

@@ -13,7 +13,12 @@ export interface Sent {
 export function drawPage(
   children: ReactNode,
   answers: readonly (readonly [readonly unknown[], unknown])[] = [],
-): { readonly sent: Sent[]; readonly container: HTMLElement; readonly client: QueryClient } {
+): {
+  readonly sent: Sent[];
+  readonly container: HTMLElement;
+  readonly client: QueryClient;
+  readonly unmount: () => void;
+} {
   const client = new QueryClient({ defaultOptions: { queries: { staleTime: Infinity, retry: false } } });
   for (const [key, value] of answers) client.setQueryData([...key], value);
   // Somebody holds the device, as after its first entry.
@@ -33,12 +38,12 @@ export function drawPage(
         : { ok: true, status: 201, json: () => Promise.resolve({}) },
     );
   }) as unknown as typeof fetch;
-  const { container } = render(
+  const { container, unmount } = render(
     <QueryClientProvider client={client}>
       <MemoryRouter>{children}</MemoryRouter>
     </QueryClientProvider>,
   );
-  return { sent, container, client };
+  return { sent, container, client, unmount };
 }
 export const SHOP = {
   workshopId: 'w',

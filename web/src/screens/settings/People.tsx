@@ -88,7 +88,7 @@ export function People() {
           ))}
       </ul>
       <p className="text-[13px] text-quiet">
-        On paper everybody is a volunteer with a number, but who has agreed to be named.
+        On paper people are volunteers with a number, unless they have agreed to be named.
       </p>
       <AddLine label="Another person" onAdd={add} />
       <PutAway things={people.filter((p) => p.isAway).map(listed)} />

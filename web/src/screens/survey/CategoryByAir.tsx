@@ -7,7 +7,7 @@ interface Props {
 }
 
 /** What the outdoor air here says of where the part will live: worked out, proposed, and taken or not. */
-export default function CategoryByAir({ onTake }: Props) {
+export function CategoryByAir({ onTake }: Props) {
   const outdoors = usePlaces().find((p) => p.exposure === 'outdoors');
   return (
     <details className="my-1 text-[14px]">

@@ -1,10 +1,9 @@
-import { lazy, Suspense, useId, useState } from 'react';
+import { useId, useState } from 'react';
 import { SURVEY_SHAPES, type AskedField, type Survey } from '@calvetta/core';
 import { FIND_OUT, SURVEY_ASKS, SURVEY_WORDS } from '@calvetta/contract/words';
+import { CategoryByAir } from './CategoryByAir.tsx';
 import { Figure } from './FieldRow.tsx';
 import { PictureChoice } from './PictureChoice.tsx';
-
-const CategoryByAir = lazy(() => import('./CategoryByAir.tsx'));
 
 interface Props {
   readonly field: AskedField;

@@ -24,6 +24,8 @@ import { KindPicker } from './KindPicker.tsx';
 import { Questions } from './Questions.tsx';
 import { PracticeHere } from './PracticeHere.tsx';
 import { saidWords } from './said.ts';
+import { KEYS } from '../../api/keys.ts';
+import { drawPage, SHOP } from '../../test/page.tsx';
 import { SurveyPanel } from './SurveyPanel.tsx';
 import { shownAnswer } from './surveyWords.ts';
 import { fromTemplate } from './Templates.tsx';
@@ -122,7 +124,7 @@ describe('the survey sheet', () => {
       readonly metal?: Survey['substrate'];
     } = {},
   ) =>
-    render(
+    drawPage(
       <SurveyPanel
         survey={s}
         partName="Step bracket"
@@ -140,6 +142,7 @@ describe('the survey sheet', () => {
         onAnswer={onAnswer}
         onUndo={none}
       />,
+      [[KEYS.shop, SHOP]],
     );
   const questions = () =>
     [...document.querySelectorAll('[data-question]')].map((q) => q.getAttribute('data-question'));
