@@ -34,11 +34,7 @@ export function Question({ field, survey, onAnswer, onLeave }: Props) {
           not known
         </button>
       </p>
-      {field === 'category' ? (
-        <Suspense fallback={null}>
-          <CategoryByAir onTake={(category) => onAnswer({ category })} />
-        </Suspense>
-      ) : null}
+      {field === 'category' ? <CategoryByAir onTake={(category) => onAnswer({ category })} /> : null}
       {isLost ? <HowToFindOut field={field} onLeave={onLeave} /> : null}
       {shape.type === 'figure' ? (
         <TypedFigure field={field} label={label} onAnswer={onAnswer} />
