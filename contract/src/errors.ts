@@ -32,6 +32,7 @@ export const ERROR_CODES = [
   'last-owner',
   'signed-changed',
   'own-work',
+  'comes-in',
   'busy',
   'database-away',
   'import-unreadable',
@@ -136,6 +137,7 @@ export interface ErrorData {
     readonly parts: readonly { readonly partId: string; readonly factIds: readonly string[] }[];
   };
   /** Parts that whoever wanted to sign has worked on. */
+  'comes-in': { readonly personId: string };
   'own-work': { readonly partIds: readonly string[] };
   busy: Nothing;
   'database-away': Nothing;

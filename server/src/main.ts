@@ -9,6 +9,7 @@ import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { createDoor } from './door/door.ts';
+import { sweepSessions } from './door/sessionStore.ts';
 import { readSecrets } from './door/secrets.ts';
 import { createModel } from './model/model.ts';
 import { openDatabase } from './db/db.ts';
@@ -110,7 +111,10 @@ async function main(): Promise<void> {
     log.warn(
       `open to the network on ${env.host} without TLS: anyone there can read phrases, pins and tokens; sign-in tells people apart, it keeps no attacker out`,
     );
-  const daily = setInterval(() => void keepDaily(deps), HOUR_MS);
+  const hourly = setInterval(() => {
+    void keepDaily(deps);
+    sweepSessions(deps).catch((error: unknown) => log.warn({ err: String(error) }, 'sessions not swept'));
+  }, HOUR_MS);
   void keepDaily(deps);
   const stopSimulators = env.simulate ? keepSimulating(deps, 60_000) : (): void => undefined;
   console.log(`listening ${port}`);
@@ -120,7 +124,7 @@ async function main(): Promise<void> {
     if (stopping) return;
     stopping = true;
     stopSimulators();
-    clearInterval(daily);
+    clearInterval(hourly);
     void live.stop().then(() => {
       server.close(() => void db.close().then(() => process.exit(0)));
       server.closeIdleConnections();

@@ -42,6 +42,7 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'signed-changed':
     'Something was written down since the page was drawn. Look at it again, then sign what stands now.',
   'own-work': 'Nobody signs for their own work: have another inspector look at it.',
+  'comes-in': 'This person may sign in here: an owner shuts them out under The door first.',
   busy: 'Too much at once, or the disk is nearly full. It waits here and is sent again by itself.',
   'database-away': 'The database does not answer. The entry waits here and is sent again by itself.',
   'import-unreadable':

@@ -136,6 +136,20 @@ export async function insertInvite(
     ],
   );
 }
+/** Whether an invitation is there to be used. */
+export const isInvited = async (
+  db: Db,
+  workshopId: string,
+  tokenSha256: string,
+  now: Date,
+): Promise<boolean> =>
+  (
+    await db.query(
+      'select 1 from invite where workshop_id = $1 and token_sha256 = $2 and used_at is null and expires_at > $3',
+      [workshopId, tokenSha256, now],
+    )
+  ).rows.length > 0;
+
 /** Uses an invitation up; null: there is none, it was used, or its time is over. */
 export async function useInvite(
   tx: Db,

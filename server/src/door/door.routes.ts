@@ -24,6 +24,7 @@ import {
   hasOwner,
   insertInvite,
   insertTablet,
+  isInvited,
   listAccounts,
   ownersLocked,
   patchAccount,
@@ -142,6 +143,9 @@ export function doorRoutes(deps: Deps): Router {
   router.post('/door/redeem', async (req, res) => {
     const { token, phrase } = valid(redeemInput, req.body);
     const shop = await workshopId();
+    // Before anything is worked out for a stranger.
+    if (!(await isInvited(db, shop, sha256(token), new Date(deps.nowMs()))))
+      throw new AppError('bad-invite', {});
     const phraseHash = phrase === undefined ? null : await hashPhrase(phrase);
     const done = await write(
       deps,

@@ -4,7 +4,7 @@ import { API_ROUTES, RIGHTS } from '@calvetta/contract/schemas';
 import { ROLES, type Role } from '@calvetta/contract';
 import { AS_OF_MS, factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 import { at, comeIn, firstOwner, PHRASE, signIn, type Visitor } from '../test/door.ts';
-import { sidHash } from './sessionStore.ts';
+import { sidHash, sweepSessions } from './sessionStore.ts';
 
 let app: TestApp;
 let owner: Visitor;
@@ -273,6 +273,58 @@ describe('a tablet of the shop', () => {
     const { tablets } = (await owner.call('GET', '/api/door/accounts')).body;
     expect((await owner.call('DELETE', `/api/door/tablets/${tablets[0].tabletId}`)).status).toBe(200);
     expect((await tablet.call('GET', '/api/shop')).status).toBe(401);
+  });
+});
+
+describe('attacks on it', () => {
+  it('a lead takes nobody’s way in away by the list of people; nor does an owner, who shuts out first', async () => {
+    const lead = await signIn(app, 'is-lead');
+    const row = async () =>
+      (await owner.call('GET', '/api/shop')).body.people.find((p: any) => p.personId === 'ines');
+    for (const by of [lead, owner]) {
+      const { version } = await row();
+      expect((await by.call('DELETE', `/api/people/ines?version=${version}`)).body.code).toBe('comes-in');
+      expect((await by.call('PATCH', '/api/people/ines', { version, isAway: true })).body.code).toBe(
+        'comes-in',
+      );
+    }
+    expect((await owner.call('GET', '/api/door')).body.me.personId).toBe('ines');
+  });
+  it('a flood of wrong phrases keeps nobody waiting for long: what is too much is sent away', async () => {
+    const flood = await Promise.all(
+      Array.from({ length: 150 }, (_, i) =>
+        at(app).post('/api/door/in', { name: `flood-${i}`, phrase: 'wrong wrong wrong' }),
+      ),
+    );
+    const said = new Set(flood.map((r) => r.status));
+    // Wrong, too many tries from one address, or busy; never a fault, never in.
+    expect([...said].every((s) => [401, 429, 503].includes(s))).toBe(true);
+    expect(said.has(429) || said.has(503)).toBe(true);
+  });
+  it('a proxy’s word is not believed: whoever tries from elsewhere under another’s address has his own misses', async () => {
+    const from = (address: string) =>
+      at(app).call(
+        'POST',
+        '/api/door/in',
+        { name: 'spoofed', phrase: 'wrong wrong wrong' },
+        {
+          'X-Forwarded-For': address,
+        },
+      );
+    app.clock.nowMs += 3 * 3_600_000;
+    for (let i = 0; i < 5; i++) expect((await from(`10.0.0.${i}`)).status).toBe(401);
+    expect((await from('10.0.0.9')).status).toBe(429);
+    app.clock.nowMs -= 3 * 3_600_000;
+  });
+  it('sessions that are over are taken out by the hour, and what hangs on them is closed', async () => {
+    const me = await signIn(app, 'is-viewer');
+    const line = (await fetch(`${app.base}/api/live`, { headers: { cookie: me.cookie() } })).text();
+    app.clock.nowMs += 13 * 3_600_000;
+    await sweepSessions(app.deps);
+    app.clock.nowMs -= 13 * 3_600_000;
+    expect(await line).toContain('"topic":"door"');
+    expect((await me.call('GET', '/api/shop')).status).toBe(401);
+    owner = await signIn(app, 'ines');
   });
 });
 

@@ -36,8 +36,7 @@ export function guard(deps: Deps): RequestHandler {
       next();
       return;
     }
-    if (door.trustProxy === null && FORWARDED.some((h) => req.headers[h] !== undefined))
-      throw new AppError('no-owner', {});
+    if (FORWARDED.some((h) => req.headers[h] !== undefined)) throw new AppError('no-owner', {});
     setWho(req, ANYBODY);
     next('router');
   });

@@ -1,14 +1,18 @@
 import { createHmac } from 'node:crypto';
+import { AppError } from '../http/errors.ts';
 import { hash, verify } from '@node-rs/argon2';
 
 /** Argon2id with 19 MiB and two passes, as OWASP's Password Storage Cheat Sheet asks at least (value quoted from memory). */
 const COST = { memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 /** More at once would take the memory and the processor from those who work. */
 const AT_ONCE = 2;
+/** Whoever comes when so many wait is sent away: a flood of wrong phrases must not keep everybody else at the door. */
+const MOST_WAITING = 40;
 
 let running = 0;
 const waiting: (() => void)[] = [];
 async function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  if (waiting.length >= MOST_WAITING) throw new AppError('busy', {});
   while (running >= AT_ONCE) await new Promise<void>((go) => waiting.push(go));
   running += 1;
   try {

@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto';
 import session from 'express-session';
 import { DAY_MS, HOUR_MS } from '@calvetta/core';
 import type { Db } from '../db/db.ts';
+import type { Deps } from '../deps.ts';
+import { write } from '../write.ts';
 
 declare module 'express-session' {
   interface SessionData {
@@ -90,13 +92,18 @@ export class SessionStore extends session.Store {
       [sidHash(sid), new Date(this.nowMs())],
     );
   }
-  /** Those that are over are taken out. */
-  async sweep(): Promise<void> {
-    await this.db.query(
-      `delete from session where made_at < $1 or (tablet_id is null and acted_at < $2) or acted_at < $3`,
-      [this.nowMs() - LONGEST_MS, this.nowMs() - IDLE_MS, this.nowMs() - TABLET_IDLE_MS].map(
-        (t) => new Date(t),
-      ),
+}
+
+/** Takes those out that are over, and closes what hangs on them. */
+export async function sweepSessions(deps: Deps): Promise<void> {
+  const before = [LONGEST_MS, IDLE_MS, TABLET_IDLE_MS].map((ms) => new Date(deps.nowMs() - ms));
+  const sweep = async (tx: Db): Promise<string[]> => {
+    const { rows } = await tx.query<{ sid: string }>(
+      `delete from session where made_at < $1 or (tablet_id is null and acted_at < $2) or acted_at < $3
+       returning sid_sha256 as sid`,
+      before,
     );
-  }
+    return rows.map((r) => r.sid);
+  };
+  await write(deps, sweep, (ends) => (ends.length > 0 ? { topic: 'door', ends } : null));
 }

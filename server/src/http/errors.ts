@@ -35,6 +35,7 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'last-owner': 422,
   'signed-changed': 409,
   'own-work': 422,
+  'comes-in': 422,
   busy: 503,
   'database-away': 503,
   'import-unreadable': 422,

@@ -2,7 +2,7 @@ import { Router } from 'express';
 import { openApi } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { sidHash } from '../door/sessionStore.ts';
-import { whoOf } from '../door/who.ts';
+import { maybeWho, whoOf } from '../door/who.ts';
 import { AppError } from '../http/errors.ts';
 
 /** What is asked of the program rather than of the shop: is it well, what can it do, what has changed. */
@@ -13,7 +13,7 @@ export function serviceRoutes(deps: Deps): Router {
   });
   router.get('/live', (req, res) => deps.live.attach(res, whoOf(req).isOpen ? null : sidHash(req.sessionID)));
   /** Says what is wrong, in words a person can act on. */
-  router.get('/health', async (_req, res) => {
+  router.get('/health', async (req, res) => {
     const startedMs = deps.nowMs();
     try {
       await deps.db.query('select 1');
@@ -22,7 +22,8 @@ export function serviceRoutes(deps: Deps): Router {
         ok: true,
         database: 'answers',
         databaseMs: deps.nowMs() - startedMs,
-        workshop: rows[0]?.name ?? null,
+        // Strangers learn that it is well, and not whose it is.
+        workshop: maybeWho(req) === null ? null : (rows[0]?.name ?? null),
       });
     } catch {
       throw new AppError('database-away', {});

@@ -8,6 +8,7 @@ import { pino } from 'pino';
 import type { FactKind } from '@calvetta/core';
 import type { FactInput, ShopFile } from '@calvetta/contract';
 import { createApp } from '../app.ts';
+import type { Deps } from '../deps.ts';
 import { createDoor } from '../door/door.ts';
 import { readSecrets } from '../door/secrets.ts';
 import { createModel } from '../model/model.ts';
@@ -20,6 +21,7 @@ import { startLive } from '../live/live.ts';
 export interface TestApp {
   readonly base: string;
   readonly db: Database;
+  readonly deps: Deps;
   readonly url: string;
   /** Works on its database as the owner of the tables. */
   asOwner<T>(work: (db: Database) => Promise<T>): Promise<T>;
@@ -140,25 +142,21 @@ export async function startTestApp(
   live.onMessage((m) => {
     if (m.topic === 'door' || m.topic === 'entities') door.forget();
   });
-  const server: Server = createServer(
-    createApp(
-      {
-        db,
-        log,
-        live,
-        model,
-        door,
-        heads: createHeads(secrets.headKey, null, nowMs),
-        nowMs,
-        newId: randomUUID,
-        processId,
-        publicOrigin: null,
-        demoFile: SCENARIO,
-        freeBytes: () => Promise.resolve(disk.freeBytes),
-      },
-      options.webFolder ?? null,
-    ),
-  );
+  const deps: Deps = {
+    db,
+    log,
+    live,
+    model,
+    door,
+    heads: createHeads(secrets.headKey, null, nowMs),
+    nowMs,
+    newId: randomUUID,
+    processId,
+    publicOrigin: null,
+    demoFile: SCENARIO,
+    freeBytes: () => Promise.resolve(disk.freeBytes),
+  };
+  const server: Server = createServer(createApp(deps, options.webFolder ?? null));
   // A test that computes for a while must not find its line closed.
   server.keepAliveTimeout = 60_000;
   await new Promise<void>((done) => server.listen(0, '127.0.0.1', done));
@@ -175,6 +173,7 @@ export async function startTestApp(
   const app: TestApp = {
     base,
     db,
+    deps,
     url,
     async asOwner(work) {
       const asOwner = openDatabase(owner ?? ownerUrlOf(url));

@@ -100,6 +100,7 @@ async function remove(deps: Deps, t: Thing, id: string, version: number): Promis
     if (!stored) throw new AppError('not-found', { what: t.what, id });
     if (stored.version !== version) throw new AppError('version-conflict', { stored, sent: { version } });
     if (await deleteThing(tx, t, workshopId, id)) return { removed: 'deleted' };
+    await t.guard?.(tx, workshopId, id, { isAway: true });
     if (!(await patchThing(tx, t, workshopId, id, { version, isAway: true })))
       throw new AppError('version-conflict', {
         stored: await findThing(tx, t, workshopId, id),

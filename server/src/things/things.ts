@@ -70,6 +70,7 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
       union all select 1 from account where workshop_id = $1 and person_id = $2`,
     goesWith: ['delete from invite where workshop_id = $1 and person_id = $2'],
     changed: entities,
+    guard: isShutOut,
   },
   gauge: {
     what: 'gauge',
@@ -172,6 +173,21 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
     guard: keepsItsFaces,
   },
 };
+
+/** Whoever may come in is shut out first, by an owner: nobody else takes somebody's way in away by a list. */
+async function isShutOut(
+  tx: Db,
+  workshopId: string,
+  personId: string,
+  patch: Readonly<Record<string, unknown>>,
+): Promise<void> {
+  if (patch['isAway'] !== true) return;
+  const { rows } = await tx.query(
+    'select 1 from account where workshop_id = $1 and person_id = $2 and ended_at is null',
+    [workshopId, personId],
+  );
+  if (rows.length > 0) throw new AppError('comes-in', { personId });
+}
 
 /** A part of which something is recorded on the back keeps its back. */
 async function keepsItsFaces(
