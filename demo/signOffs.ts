@@ -24,7 +24,7 @@ const asFact = (f: ShopFact): Fact => {
     endedAtMs,
     recordedAtMs: endedAtMs ?? atMs,
     deviceId: 'demo',
-  } as unknown as Fact;
+  };
 };
 
 /** A float that was finished two years ago: signed off; its film readings were then found to be another part's; and signed anew. */

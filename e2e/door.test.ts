@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { violations } from './accessible.ts';
 import { open, startStage, type Stage } from './browser.ts';
-import { invite } from '../server/src/door/door.routes.ts';
+import { invite } from '../server/src/door/invites.ts';
 
 let stage: Stage;
 beforeAll(async () => {
@@ -166,7 +166,10 @@ describe('a shop with a door', () => {
 /** On the page that is open: a reload would forget the pin, as it should. */
 async function logHereOn(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Machines' }).click();
-  await page.getByRole('button', { name: /Saltern/ }).first().click();
+  await page
+    .getByRole('button', { name: /Saltern/ })
+    .first()
+    .click();
   await page.locator(`a[href="/parts/${PART}"]`).first().click();
   await page.getByRole('button', { name: 'Log…' }).click();
   await page.getByRole('dialog').getByLabel('What was done').selectOption('noted');

@@ -146,7 +146,14 @@ export { wetFilmUm } from './film/spreading.ts';
 export { combPrediction } from './film/wetComb.ts';
 export { type GaugeRefusal, type GaugeAnswer, readGaugeRows } from './film/gaugeRows.ts';
 export { coatsMissing } from './film/measured.ts';
-export { checksOf, gaugeTrust, judgeCheck, USUAL_LIMITS, type GaugeTrust } from './film/gaugeTrust.ts';
+export {
+  checksOf,
+  gaugeTrust,
+  judgeCheck,
+  USUAL_LIMITS,
+  type GaugeLimits,
+  type GaugeTrust,
+} from './film/gaugeTrust.ts';
 export { type FilmReadBody, type FilmJudgement, judgeFilm } from './film/judgeFilm.ts';
 export { filmMap, spotsWanted, type FilmLevel, type MappedReading, type Spot } from './film/filmMap.ts';
 

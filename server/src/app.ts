@@ -3,6 +3,7 @@ import express, { type Express, type Router } from 'express';
 import helmet from 'helmet';
 import { backupRoutes } from './backup/backup.routes.ts';
 import { careRoutes } from './aftercare/care.routes.ts';
+import { accountsRoutes } from './door/accounts.routes.ts';
 import { doorRoutes } from './door/door.routes.ts';
 import { byPin, guard, keepHash } from './door/guard.ts';
 import { benchRoutes } from './bench/bench.routes.ts';
@@ -36,6 +37,7 @@ export const routersOf = (deps: Deps): Router[] =>
   [
     serviceRoutes,
     doorRoutes,
+    accountsRoutes,
     shopRoutes,
     sheetsRoutes,
     benchRoutes,

@@ -17,7 +17,8 @@ import type { Deps } from './deps.ts';
 import { layOut } from './db/migrate.ts';
 import { sweepUploads } from './imports/imports.routes.ts';
 import { HOUR_MS } from '@calvetta/core';
-import { createHeads, keepDaily } from './ledger/heads.ts';
+import { createHeads } from './ledger/heads.ts';
+import { keepDaily } from './ledger/keepHeads.ts';
 import { startLive } from './live/live.ts';
 import { keepSimulating } from './simulators/run.ts';
 

@@ -3,8 +3,9 @@
  * ECMAScript writes them (RFC 8785). For plain data; what JSON leaves out, such as undefined, is left out.
  */
 export function canonicalJson(value: unknown): string {
-  if (Array.isArray(value)) return `[${value.map((v) => canonicalJson(v ?? null)).join(',')}]`;
-  if (typeof value !== 'object' || value === null) return JSON.stringify(value) ?? 'null';
+  if (Array.isArray(value)) return `[${value.map((v: unknown) => canonicalJson(v)).join(',')}]`;
+  if (value === undefined) return 'null';
+  if (typeof value !== 'object' || value === null) return JSON.stringify(value);
   const fields = Object.entries(value)
     .filter(([, v]) => v !== undefined)
     .sort(([a], [b]) => (a < b ? -1 : 1));

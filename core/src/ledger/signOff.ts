@@ -52,12 +52,6 @@ export const TO_SIGNING: Readonly<Record<FactKind, ToSigning>> = {
   voided: 'beside',
 };
 
-/** What a sign-off covers: the entries of a part that stand and count, and what its mixes were made of. Ids, in order. */
-export interface Signed {
-  readonly facts: readonly string[];
-  readonly stock: readonly string[];
-}
-
 /** The entries to be signed as they stand, with those of the cups and tins that coats came from. */
 export function toSign(
   facts: readonly Fact[],

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import type { Deps } from '../deps.ts';
-import { signedHead } from '../ledger/heads.ts';
+import { signedHead } from '../ledger/keepHeads.ts';
 import { needShop } from '../shop/needShop.ts';
 import { writeBackup } from './writeBackup.ts';
 

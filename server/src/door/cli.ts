@@ -1,7 +1,7 @@
 import { openDatabase } from '../db/db.ts';
 import { findWorkshop, listPeople } from '../shop/shop.sql.ts';
 import { hasOwner } from './accounts.sql.ts';
-import { invite } from './door.routes.ts';
+import { invite } from './invites.ts';
 
 /**
  * `owner NAME`, for bin/owner: an invitation as the shop's owner for a person of it, from the console of its own computer. It makes

@@ -4,7 +4,7 @@ import { dossierOf, partDetail, type Dossier, type DossierPart } from '@calvetta
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { howKnownOf } from '../ledger/ledger.sql.ts';
-import { signedHead } from '../ledger/heads.ts';
+import { signedHead } from '../ledger/keepHeads.ts';
 import { findPicture } from '../pictures/pictures.sql.ts';
 import { needSnapshot } from '../shop/needShop.ts';
 import { dossierCsv } from './dossierCsv.ts';

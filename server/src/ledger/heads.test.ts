@@ -3,7 +3,7 @@ import { createPublicKey, verify as check } from 'node:crypto';
 import { mkdtempSync, readFileSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { SignedHead } from '@calvetta/contract';
+import type { ChainVerdict, SignedHead } from '@calvetta/contract';
 import { readSecrets } from '../door/secrets.ts';
 import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 import { createHeads, isSigned, readHeads } from './heads.ts';
@@ -20,7 +20,7 @@ const note = async (): Promise<string> => {
   expect((await app.post('/api/facts', { facts: [fact] })).status).toBe(201);
   return fact.factId;
 };
-const verify = async () => (await app.call('GET', '/api/ledger/verify')).body;
+const verify = async (): Promise<ChainVerdict> => (await app.call('GET', '/api/ledger/verify')).body;
 
 describe('an end of the chain', () => {
   it('is signed with Ed25519 over what its page says (RFC 8032; the text put together here)', async () => {

@@ -2,11 +2,7 @@ import { createPublicKey, sign, verify, type KeyObject } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { open, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { DAY_MS } from '@calvetta/core';
 import type { ChainHead, SignedHead } from '@calvetta/contract';
-import type { Deps } from '../deps.ts';
-import { findWorkshop } from '../shop/shop.sql.ts';
-import { headOf } from './verify.ts';
 
 /** Ends of the chain, signed with a key that the database does not know, and kept outside of it. */
 export interface Heads {
@@ -85,24 +81,4 @@ export function createHeads(key: KeyObject, folder: string | null, nowMs: () => 
       await writeFile(path, left.map((h) => `${JSON.stringify(h)}\n`).join(''), { mode: 0o600 });
     },
   };
-}
-
-/** The end of the chain now, signed; `isKept`: and written where the database cannot reach it. */
-export async function signedHead(deps: Deps, workshopId: string, isKept = false): Promise<SignedHead> {
-  const head = deps.heads.sign(workshopId, await headOf(deps.db, workshopId));
-  if (isKept) await deps.heads.keep(head);
-  return head;
-}
-
-/** One a day at least, whatever happens in the shop. */
-export async function keepDaily(deps: Deps): Promise<void> {
-  try {
-    const workshop = await findWorkshop(deps.db);
-    if (!workshop) return;
-    const last = (await deps.heads.kept()).filter((h) => h.chain === workshop.workshopId).at(-1);
-    if (last && deps.nowMs() - last.atMs < DAY_MS) return;
-    await signedHead(deps, workshop.workshopId, true);
-  } catch (error) {
-    deps.log.warn({ err: String(error) }, 'the end of the chain could not be kept today');
-  }
 }

@@ -6,7 +6,7 @@ import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { entryWhole } from './ledger.sql.ts';
-import { signedHead } from './heads.ts';
+import { signedHead } from './keepHeads.ts';
 import { verifyChain } from './verify.ts';
 
 /** Half of a hash is enough to name a link: that is what fits on paper. */

@@ -22,7 +22,7 @@ import { AppError, invalidInput } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { write } from '../write.ts';
-import { signedHead } from './heads.ts';
+import { signedHead } from './keepHeads.ts';
 import { checkEntry, recordEntry } from './ledger.ts';
 import { findEntry, lastSeq, listFacts, listStock, type EntryInput } from './ledger.sql.ts';
 import { lockFor } from './locks.ts';
@@ -160,7 +160,13 @@ async function sign(
   who: Who,
   sent: SignOffInput,
 ): Promise<{ readonly facts: readonly Fact[]; readonly seq: number | null }> {
-  const { parts, deviceId, phrase: _, ...said } = sent;
+  const { parts, deviceId, scope, words, standard, registration, workOrder, approvedData } = sent;
+  const given = { standard, registration, workOrder, approvedData };
+  const said = {
+    scope,
+    words,
+    ...Object.fromEntries(Object.entries(given).filter(([, text]) => text !== undefined)),
+  };
   const at = new Date(deps.nowMs());
   const entry = (p: SignOffInput['parts'][number], body: object): EntryInput =>
     entryOf(who, { ...p, deviceId }, at, body);

@@ -21,7 +21,9 @@ const writtenDown = (f: Fact | StockFact, evidenceOf: EvidenceOf): WrittenDown =
 };
 
 function factOf(f: Fact, evidenceOf: EvidenceOf): ShopFact {
-  const { happenedAtMs, endedAtMs, recordedAtMs: _r, deviceId: _d, ...same } = f;
+  const { factId, kind, partId, face, happenedAtMs, endedAtMs, personId, supersedes, body } = f;
+  // A kind and its own body: the union of all kinds cannot say so.
+  const same = { factId, kind, partId, face, personId, supersedes, body } as unknown as ShopFact;
   return {
     ...same,
     ...writtenDown(f, evidenceOf),

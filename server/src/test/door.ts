@@ -1,5 +1,5 @@
 import type { Role } from '@calvetta/contract';
-import { invite } from '../door/door.routes.ts';
+import { invite } from '../door/invites.ts';
 import { findWorkshop } from '../shop/shop.sql.ts';
 import type { Answer, TestApp } from './testApp.ts';
 

@@ -133,6 +133,24 @@ function StillWet({
   );
 }
 
+/** The gauges there are, and the one this device last read with; null: not noted. */
+function useGauge() {
+  const gauges = (useShop().data?.gauges ?? []).filter((g) => !g.isAway);
+  const last = usePrefs((s) => s.gaugeId);
+  return { gauges, gaugeId: gauges.some((g) => g.gaugeId === last) ? last : null };
+}
+function ReadWith({ gauges, gaugeId }: ReturnType<typeof useGauge>) {
+  if (gauges.length === 0) return null;
+  return (
+    <SelectField
+      label="Read with"
+      value={gaugeId ?? ''}
+      options={[{ value: '', text: 'not noted' }, ...gauges.map((g) => ({ value: g.gaugeId, text: g.name }))]}
+      onChange={(id) => usePrefs.getState().setGauge(id === '' ? null : id)}
+    />
+  );
+}
+
 function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
   const record = useRecord();
   const save = useSave();
@@ -143,9 +161,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
   const [rule, setRule] = useState<AcceptanceRule>('iso-19840');
   const [zero, setZero] = useState<GaugeZero>('smooth');
   const [profile, setProfile] = useState<ProfileGrade>(part.card.profileUm >= 40 ? 'medium' : 'none');
-  const gauges = (useShop().data?.gauges ?? []).filter((g) => !g.isAway);
-  const lastGauge = usePrefs((s) => s.gaugeId);
-  const gaugeId = gauges.some((g) => g.gaugeId === lastGauge) ? lastGauge : null;
+  const { gauges, gaugeId } = useGauge();
   const draft = useDraft(
     { nominalUm: film('Specified film', filmUnit), maxUm: maybe(film('Most', filmUnit)) },
     () => ({ nominalUm: shownFilm(nominalOf(part.card), filmUnit), maxUm: '' }),
@@ -191,17 +207,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
             list={readings.map((r) => r.um)}
             onRemove={(i) => setReadings(readings.filter((_, k) => k !== i))}
           />
-          {gauges.length > 0 ? (
-            <SelectField
-              label="Read with"
-              value={gaugeId ?? ''}
-              options={[
-                { value: '', text: 'not noted' },
-                ...gauges.map((g) => ({ value: g.gaugeId, text: g.name })),
-              ]}
-              onChange={(id) => usePrefs.getState().setGauge(id === '' ? null : id)}
-            />
-          ) : null}
+          <ReadWith gauges={gauges} gaugeId={gaugeId} />
           <JudgedBy
             {...{ rule, setRule, zero, setZero, profile, setProfile, areaM2 }}
             nominal={draft.bind('nominalUm')}

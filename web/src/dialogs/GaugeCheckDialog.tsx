@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { judgeCheck, USUAL_LIMITS } from '@calvetta/core';
+import { judgeCheck, USUAL_LIMITS, type GaugeLimits } from '@calvetta/core';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave } from '../forms/useSave.ts';
@@ -48,60 +48,8 @@ export function GaugeCheckDialog({ gaugeId, name, onClose }: Props) {
           if (foils.length > 0) store();
         }}
       >
-        <table className="w-full max-w-[420px] text-left">
-          <thead className="figure text-[13px] text-quiet">
-            <tr>
-              <th className="font-normal">Foil, µm</th>
-              <th className="font-normal">It reads, µm</th>
-              <th className="font-normal">Out by</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((r, i) => (
-              // Rows have no names of their own, and none is taken out.
-              <tr key={i}>
-                <td className="pr-2">
-                  <input
-                    aria-label={`Foil ${i + 1}, µm`}
-                    inputMode="decimal"
-                    className="w-24"
-                    value={r.foil}
-                    onChange={(e) => set(i, { foil: e.target.value })}
-                  />
-                </td>
-                <td className="pr-2">
-                  <input
-                    aria-label={`It reads foil ${i + 1} as, µm`}
-                    inputMode="decimal"
-                    className="w-24"
-                    value={r.read}
-                    onChange={(e) => set(i, { read: e.target.value })}
-                  />
-                </td>
-                <OutBy foil={figure(r.foil)} read={figure(r.read)} limits={limits} />
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <p className="flex flex-wrap items-center gap-2 text-[14px]">
-          It may be out by
-          <input
-            aria-label="It may be out by, µm"
-            inputMode="decimal"
-            className="w-16"
-            value={tol.um}
-            onChange={(e) => setTol({ ...tol, um: e.target.value })}
-          />
-          µm or
-          <input
-            aria-label="It may be out by, per cent"
-            inputMode="decimal"
-            className="w-16"
-            value={tol.pct}
-            onChange={(e) => setTol({ ...tol, pct: e.target.value })}
-          />
-          %, whichever is more: its maker’s sheet says.
-        </p>
+        <Foils rows={rows} set={set} limits={limits} />
+        <MayBeOut tol={tol} onChange={setTol} />
         {foils.length > 0 ? (
           <p role="status" className={`border-l-4 pl-3 ${said.passed ? 'border-ink' : 'border-bad'}`}>
             {said.passed
@@ -120,6 +68,79 @@ export function GaugeCheckDialog({ gaugeId, name, onClose }: Props) {
   );
 }
 
+interface FoilsProps {
+  readonly rows: readonly { readonly foil: string; readonly read: string }[];
+  readonly set: (i: number, patch: object) => void;
+  readonly limits: GaugeLimits;
+}
+function Foils({ rows, set, limits }: FoilsProps) {
+  return (
+    <table className="w-full max-w-[420px] text-left">
+      <thead className="figure text-[13px] text-quiet">
+        <tr>
+          <th className="font-normal">Foil, µm</th>
+          <th className="font-normal">It reads, µm</th>
+          <th className="font-normal">Out by</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r, i) => (
+          // Rows have no names of their own, and none is taken out.
+          <tr key={i}>
+            <td className="pr-2">
+              <input
+                aria-label={`Foil ${i + 1}, µm`}
+                inputMode="decimal"
+                className="w-24"
+                value={r.foil}
+                onChange={(e) => set(i, { foil: e.target.value })}
+              />
+            </td>
+            <td className="pr-2">
+              <input
+                aria-label={`It reads foil ${i + 1} as, µm`}
+                inputMode="decimal"
+                className="w-24"
+                value={r.read}
+                onChange={(e) => set(i, { read: e.target.value })}
+              />
+            </td>
+            <OutBy foil={figure(r.foil)} read={figure(r.read)} limits={limits} />
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+interface TolProps {
+  readonly tol: { readonly um: string; readonly pct: string };
+  readonly onChange: (tol: { readonly um: string; readonly pct: string }) => void;
+}
+function MayBeOut({ tol, onChange }: TolProps) {
+  return (
+    <p className="flex flex-wrap items-center gap-2 text-[14px]">
+      It may be out by
+      <input
+        aria-label="It may be out by, µm"
+        inputMode="decimal"
+        className="w-16"
+        value={tol.um}
+        onChange={(e) => onChange({ ...tol, um: e.target.value })}
+      />
+      µm or
+      <input
+        aria-label="It may be out by, per cent"
+        inputMode="decimal"
+        className="w-16"
+        value={tol.pct}
+        onChange={(e) => onChange({ ...tol, pct: e.target.value })}
+      />
+      %, whichever is more: its maker’s sheet says.
+    </p>
+  );
+}
+
 function OutBy({
   foil,
   read,
@@ -127,7 +148,7 @@ function OutBy({
 }: {
   readonly foil: number | null;
   readonly read: number | null;
-  readonly limits: { readonly tolUm: number; readonly tolPct: number };
+  readonly limits: GaugeLimits;
 }) {
   if (foil === null || read === null) return <td />;
   const { passed, off } = judgeCheck([{ foilUm: foil, readUm: read }], limits);

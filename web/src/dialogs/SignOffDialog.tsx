@@ -24,11 +24,34 @@ interface Props {
 const EMPTY = { words: '', standard: '', registration: '', workOrder: '', approvedData: '', phrase: '' };
 type Texts = typeof EMPTY;
 
-/** An inspector signs exactly what stands here, by phrase. It goes to the server at once or not at all: nothing signed waits on a device. */
-export function SignOffDialog({ of, id, name, onClose }: Props) {
+/** Sends a signature at once. What came in between is shown before anybody signs again. */
+function useSigning(name: string, onDone: () => void) {
   const client = useQueryClient();
   const say = useNotices((s) => s.say);
   const save = useSave();
+  const sign = (scope: SignScope, texts: Texts, signable: readonly ToSign[]): void => {
+    const { phrase, words, ...may } = texts;
+    const given = Object.entries(may).filter(([, text]) => text.trim() !== '');
+    const sent = {
+      ...{ scope, words, phrase, deviceId: usePrefs.getState().deviceId },
+      ...Object.fromEntries(given),
+      parts: signable.map((p) => ({ factId: newId(), partId: p.partId, facts: p.facts, stock: p.stock })),
+    };
+    save.run(
+      () => signOff(sent).finally(() => refreshDerived(client)),
+      () => {
+        say({ tone: 'done', text: `Signed off: ${name}` });
+        onDone();
+      },
+    );
+  };
+  return { save, sign };
+}
+
+/** An inspector signs exactly what stands here, by phrase. It goes to the server at once or not at all: nothing signed waits on a device. */
+export function SignOffDialog({ of, id, name, onClose }: Props) {
+  const signing = useSigning(name, onClose);
+  const { save } = signing;
   const toSign = useToSign(of, id);
   const [scope, setScope] = useState<SignScope>(of === 'machine' ? 'machine' : 'part');
   const [texts, setTexts] = useState<Texts>(EMPTY);
@@ -37,30 +60,7 @@ export function SignOffDialog({ of, id, name, onClose }: Props) {
   const mine = parts.filter((p) => p.isOwnWork);
   const signable = parts.filter((p) => !p.isOwnWork && p.facts.length > 0);
   const isReady = texts.words.trim() !== '' && texts.phrase !== '' && signable.length > 0;
-  const submit = (): void => {
-    const { phrase, words, ...may } = texts;
-    const given = Object.entries(may).filter(([, text]) => text.trim() !== '');
-    save.run(
-      () =>
-        signOff({
-          scope,
-          words,
-          phrase,
-          deviceId: usePrefs.getState().deviceId,
-          ...Object.fromEntries(given),
-          parts: signable.map((p) => ({ factId: newId(), partId: p.partId, facts: p.facts, stock: p.stock })),
-        }).catch((error: unknown) => {
-          // What came in between is shown before anybody signs again.
-          refreshDerived(client);
-          throw error;
-        }),
-      () => {
-        refreshDerived(client);
-        say({ tone: 'done', text: `Signed off: ${name}` });
-        onClose();
-      },
-    );
-  };
+  const submit = (): void => signing.sign(scope, texts, signable);
   return (
     <Panel title={`Sign off ${name}`} subtitle="what stands here now, and nothing else" onClose={onClose}>
       <form
@@ -76,17 +76,7 @@ export function SignOffDialog({ of, id, name, onClose }: Props) {
             You have worked on {mine.map((p) => p.name).join(', ')}: another inspector signs for that.
           </p>
         ) : null}
-        {of === 'part' ? (
-          <Choice<SignScope>
-            label="You looked at"
-            value={scope}
-            options={SIGN_SCOPES.filter((s) => s !== 'machine').map((s) => ({
-              value: s,
-              text: SIGN_SCOPE_WORDS[s],
-            }))}
-            onChange={setScope}
-          />
-        ) : null}
+        {of === 'part' ? <Scope scope={scope} onChange={setScope} /> : null}
         <Field label="What you say of it">
           <textarea
             rows={2}
@@ -114,6 +104,26 @@ export function SignOffDialog({ of, id, name, onClose }: Props) {
         </Button>
       </form>
     </Panel>
+  );
+}
+
+function Scope({
+  scope,
+  onChange,
+}: {
+  readonly scope: SignScope;
+  readonly onChange: (s: SignScope) => void;
+}) {
+  return (
+    <Choice<SignScope>
+      label="You looked at"
+      value={scope}
+      options={SIGN_SCOPES.filter((s) => s !== 'machine').map((s) => ({
+        value: s,
+        text: SIGN_SCOPE_WORDS[s],
+      }))}
+      onChange={onChange}
+    />
   );
 }
 

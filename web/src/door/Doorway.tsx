@@ -1,4 +1,4 @@
-import type { FormEvent, ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Heading } from '../ui/Heading.tsx';
@@ -14,14 +14,13 @@ interface Props {
 
 /** A page before the shop: one form, in the middle. */
 export function Doorway({ title, button, isBusy, trouble, onSubmit, children }: Props) {
-  const submit = (e: FormEvent): void => {
-    e.preventDefault();
-    if (!isBusy) onSubmit();
-  };
   return (
     <main className="flex h-full items-start justify-center overflow-y-auto bg-ground p-4 pt-[12vh]">
       <form
-        onSubmit={submit}
+        onSubmit={(e) => {
+          e.preventDefault();
+          if (!isBusy) onSubmit();
+        }}
         className="flex w-[min(440px,100%)] flex-col gap-4 border border-line border-t-4 border-t-mark bg-panel p-6"
       >
         <span className="figure text-[16px] text-quiet">Calvetta</span>

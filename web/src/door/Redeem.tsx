@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { redeemInvite, signIn } from '../api/doorClient.ts';
 import { Field } from '../forms/Field.tsx';
-import { useSave } from '../forms/useSave.ts';
+import { useSave, type Save } from '../forms/useSave.ts';
 import { Doorway } from './Doorway.tsx';
 
 const SHORTEST = 12;
@@ -36,23 +36,14 @@ export default function Redeem({ token }: { readonly token: string }) {
   };
   if (waits !== null)
     return (
-      <Doorway
-        title={`Nearly in, ${waits}`}
-        button="I have been let in"
-        isBusy={save.isBusy}
-        trouble={save.trouble}
-        onSubmit={() =>
-          save.run(async () => {
-            await signIn(waits, phrase);
-            await enter();
-          })
-        }
-      >
-        <p>
-          Whoever invited you sees your name under Settings, The door, and lets you in there. Then come in
-          here, or sign in by name and phrase whenever you like.
-        </p>
-      </Doorway>
+      <NearlyIn
+        name={waits}
+        save={save}
+        onLetIn={async () => {
+          await signIn(waits, phrase);
+          await enter();
+        }}
+      />
     );
   return (
     <Doorway
@@ -88,6 +79,29 @@ export default function Redeem({ token }: { readonly token: string }) {
           onChange={(e) => setAgain(e.target.value)}
         />
       </Field>
+    </Doorway>
+  );
+}
+
+interface NearlyProps {
+  readonly name: string;
+  readonly save: Save;
+  readonly onLetIn: () => Promise<void>;
+}
+/** Whoever invited has to see who came. */
+function NearlyIn({ name, save, onLetIn }: NearlyProps) {
+  return (
+    <Doorway
+      title={`Nearly in, ${name}`}
+      button="I have been let in"
+      isBusy={save.isBusy}
+      trouble={save.trouble}
+      onSubmit={() => save.run(onLetIn)}
+    >
+      <p>
+        Whoever invited you sees your name under Settings, The door, and lets you in there. Then come in here,
+        or sign in by name and phrase whenever you like.
+      </p>
     </Doorway>
   );
 }
