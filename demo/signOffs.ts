@@ -65,7 +65,7 @@ export function demoSignOffs(add: Add, facts: readonly ShopFact[]): void {
     'nell',
   );
   sign(17_180, 'film seen and measured, even, no runs');
-  add(PART, 'film-read', 17_200, film([118, 124, 121, 130, 116, 127, 125, 119, 128, 122]), null, 0, 'nell');
+  add(PART, 'film-read', 17_200, film([122, 124, 121, 130, 121, 127, 125, 119, 128, 122]), null, 0, 'nell');
   Object.assign(facts.at(-1)!, { supersedes: first });
   sign(17_000, 'measured anew with the readings of this float');
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { ago, duration, fromLocalInput, moment, toLocalInput } from './time.ts';
+import { ago, dayAndTime, duration, fromLocalInput, moment, toLocalInput } from './time.ts';
 
 const MIN = 60_000;
 
@@ -21,6 +21,11 @@ describe('times as people read them', () => {
     expect(moment(now + 3 * 60 * MIN, now, 'Europe/London')).toBe('23:00');
     expect(moment(now + 24 * 60 * MIN, now, 'Europe/London')).toBe('Thu 20:00');
     expect(moment(now + 20 * 24 * 60 * MIN, now, 'Europe/London')).toBe('15 Dec');
+    // Two years ago, on a day like today's: which year matters.
+    const before = Date.parse('2024-11-26T20:00:00Z');
+    expect(moment(before, now, 'Europe/London')).toBe('26 Nov 2024');
+    expect(dayAndTime(before, 'Europe/London', now)).toBe('26 Nov 2024 20:00');
+    expect(dayAndTime(now, 'Europe/London', now)).toBe('Wed 25 Nov 20:00');
   });
   it('goes into the shop’s zone and back, on both sides of a clock change', () => {
     for (const iso of [

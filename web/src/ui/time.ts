@@ -5,8 +5,11 @@ import { format } from 'date-fns';
 export function clockTime(ms: number, zone: string): string {
   return format(new TZDate(ms, zone), 'HH:mm');
 }
-export function dayAndTime(ms: number, zone: string): string {
-  return format(new TZDate(ms, zone), 'EEE d MMM HH:mm');
+/** So far away a day alone could be of another year. */
+const isOtherYear = (ms: number, nowMs: number): boolean => Math.abs(ms - nowMs) > 300 * 86_400_000;
+
+export function dayAndTime(ms: number, zone: string, nowMs = Date.now()): string {
+  return format(new TZDate(ms, zone), isOtherYear(ms, nowMs) ? 'd MMM yyyy HH:mm' : 'EEE d MMM HH:mm');
 }
 
 /** "23:20", "Sat 09:30" or "14 Mar": as much as is needed to be sure which moment is meant. */
@@ -16,7 +19,7 @@ export function moment(ms: number, nowMs: number, zone: string): string {
   const days = Math.abs(ms - nowMs) / 86_400_000;
   if (format(at, 'yyyyMMdd') === format(now, 'yyyyMMdd')) return format(at, 'HH:mm');
   if (days < 6) return format(at, 'EEE HH:mm');
-  return format(at, 'd MMM');
+  return format(at, isOtherYear(ms, nowMs) ? 'd MMM yyyy' : 'd MMM');
 }
 
 /** "2 h 30", "45 min", "3 d 4 h". */

@@ -16,7 +16,7 @@ import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { newId } from '../../ui/newId.ts';
 import { SignOffLink } from '../../ui/SignOffLink.tsx';
-import { dayAndTime } from '../../ui/time.ts';
+import { dayAndTime, toLocalInput } from '../../ui/time.ts';
 
 const KIND_WORDS: Readonly<Record<string, string>> = { ...STOCK_WORDS, ...FACT_WORDS };
 
@@ -93,7 +93,7 @@ function SignOff({ sign, part, isSigner }: RowProps) {
             {logEntryText({
               partName: part.card.name,
               machineName: part.card.machineName,
-              at: at.split(',')[0]!,
+              at: toLocalInput(atMs, part.zone).slice(0, 10),
               body,
             })}
           </p>
