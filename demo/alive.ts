@@ -33,6 +33,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
       zone,
       volumeSystem,
       currency: 'EUR',
+      hourCents: null,
       isDemo: true,
       version: 1,
       means: {

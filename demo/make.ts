@@ -370,6 +370,7 @@ export function makeScenario(): ShopFile {
       name: 'Saltmarsh Works',
       zone: 'Europe/London',
       currency: 'GBP',
+      hourCents: 1_500,
       volumeSystem: 'imperial',
       facilities: FULL_SHOP.facilities,
       schools: FULL_SHOP.schools,

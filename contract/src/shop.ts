@@ -27,6 +27,8 @@ export interface ShopFile {
     readonly volumeSystem: VolumeSystem;
     /** ISO 4217; absent: EUR. */
     readonly currency?: string;
+    /** What an hour of hands counts as, in the smallest coin; absent: nothing. */
+    readonly hourCents?: number;
     /** What the shop has and its house practice; absent: not said. */
     readonly facilities?: readonly Facility[];
     readonly schools?: Schools;

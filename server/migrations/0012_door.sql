@@ -145,3 +145,6 @@ create table gauge (
   put_away_at timestamptz,
   primary key (workshop_id, gauge_id)
 );
+
+-- What an hour of hands counts as, in the smallest coin: volunteers' hours are worth that to whoever gives a grant. Null: nothing.
+alter table workshop add column hour_cents int check (hour_cents between 1 and 10000000);

@@ -147,6 +147,8 @@ export interface NewShop {
 }
 export interface ShopPatch extends Partial<Omit<NewShop, 'workshopId'>> {
   readonly version: number;
+  /** What an hour of hands counts as, in the smallest coin; null: nothing. */
+  readonly hourCents?: number | null;
   /** When people usually come, whole. */
   readonly weekly?: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
 }
@@ -159,6 +161,7 @@ const shop = {
 export const newShop = Joi.object<NewShop>({ workshopId: id, ...shop }).options({ presence: 'required' });
 export const shopPatch = patchOf<ShopPatch>({
   ...shop,
+  hourCents: Joi.number().integer().min(1).max(10_000_000).allow(null),
   weekly: Joi.array()
     .items(
       Joi.object({

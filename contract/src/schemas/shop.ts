@@ -199,6 +199,7 @@ export const shopFile = Joi.object({
     zone: Joi.string().max(60).required(),
     volumeSystem: Joi.string().valid('us', 'imperial').required(),
     currency,
+    hourCents: Joi.number().integer().min(1).max(10_000_000),
     facilities: Joi.array().items(Joi.string().valid(...FACILITIES)),
     schools,
   }).required(),

@@ -25,6 +25,8 @@ export interface Workshop {
   readonly volumeSystem: VolumeSystem;
   /** Of every price, ISO 4217. */
   readonly currency: string;
+  /** What an hour of hands counts as, in its smallest coin; null: nobody has said. */
+  readonly hourCents: number | null;
   /** The demo that ships with the program, to look round in; it can be removed. */
   readonly isDemo: boolean;
   readonly means: MeansInfo;

@@ -68,7 +68,16 @@ export async function layOut(
 const APPEND_ONLY = ['fact', 'sheet', 'picture', 'event', 'chain', 'migration'];
 
 /** What of a workshop may be changed. */
-const WORKSHOP_CHANGES = ['name', 'zone', 'volume_system', 'currency', 'facilities', 'schools', 'version'];
+const WORKSHOP_CHANGES = [
+  'name',
+  'zone',
+  'volume_system',
+  'currency',
+  'hour_cents',
+  'facilities',
+  'schools',
+  'version',
+];
 
 /**
  * What the server's own role may do, after the owner has laid the tables out: read all, add to all, change what is no record. It owns

@@ -164,9 +164,9 @@ const isAway = (x: PutAway): boolean => x.isAway === true;
 
 async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<void> {
   const { workshopId: id, name, zone, volumeSystem } = file.workshop;
-  const { currency = 'EUR', facilities, schools } = file.workshop;
+  const { currency = 'EUR', hourCents, facilities, schools } = file.workshop;
   await tx.query(
-    'insert into workshop (workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools) values ($1, $2, $3, $4, $5, $6, $7, $8)',
+    'insert into workshop (workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools, hour_cents) values ($1, $2, $3, $4, $5, $6, $7, $8, $9)',
     [
       id,
       name,
@@ -176,6 +176,7 @@ async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<voi
       isDemo,
       facilities ?? null,
       schools ? JSON.stringify(schools) : null,
+      hourCents ?? null,
     ],
   );
   for (const a of file.attendance)

@@ -131,6 +131,27 @@ describe('hours and money', () => {
     expect(rate.factor).toBeCloseTo(ratio ** (1 / 5), 9);
     expect(rates.some((r) => r.on === 'coat')).toBe(false);
   });
+  it('hours count as money once somebody has said what an hour counts as, and not before', async () => {
+    const machine = async () =>
+      (await get<HoursView>('/hours')).machines.find((m) => m.machineId === 'quarry')!;
+    const set = async (hourCents: number | null): Promise<number> => {
+      const { version } = (await app.call('GET', '/api/shop')).body;
+      return (await app.call('PATCH', '/api/shop', { version, hourCents })).status;
+    };
+    expect(await set(null)).toBe(200);
+    const { workedH, workedCents } = await machine();
+    expect(workedCents).toBeNull();
+    expect(workedH).toBeGreaterThan(0);
+    // 12.50 an hour (arithmetic by hand: hours times rate).
+    expect(await set(1250)).toBe(200);
+    expect((await machine()).workedCents).toBe(Math.round(workedH * 1250));
+    expect((await app.call('GET', '/api/export')).body.workshop.hourCents).toBe(1250);
+    for (const bad of [0, -1, 12.5, 1e9]) expect(await set(bad)).toBe(400);
+    // A change of the name leaves it.
+    const { version, name } = (await app.call('GET', '/api/shop')).body;
+    await app.call('PATCH', '/api/shop', { version, name });
+    expect((await machine()).workedCents).not.toBeNull();
+  });
   it('hours without minutes, and money in parts of a coin, are refused', async () => {
     for (const body of [{ on: 'strip', minutes: 0 }, { on: 'strip' }, { on: 'dance', minutes: 5 }])
       expect((await app.post('/api/facts', { facts: [factInput('worked', FRAME, 0, body)] })).status).toBe(

@@ -79,6 +79,7 @@ export function exportShop(
       zone: shop.workshop.zone,
       volumeSystem: shop.workshop.volumeSystem,
       currency: shop.workshop.currency,
+      ...(shop.workshop.hourCents === null ? {} : { hourCents: shop.workshop.hourCents }),
       ...(shop.workshop.means.isDefault
         ? {}
         : { facilities: shop.workshop.means.facilities, schools: shop.workshop.means.schools }),

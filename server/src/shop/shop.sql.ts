@@ -26,12 +26,13 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     zone: string;
     volume_system: VolumeSystem;
     currency: string;
+    hour_cents: number | null;
     is_demo: boolean;
     facilities: Facility[] | null;
     schools: Schools | null;
     version: number;
   }>(
-    'select workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools, version from workshop order by created_at limit 1',
+    'select workshop_id, name, zone, volume_system, currency, hour_cents, is_demo, facilities, schools, version from workshop order by created_at limit 1',
   );
   const r = rows[0];
   if (!r) return null;
@@ -41,6 +42,7 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     zone: r.zone,
     volumeSystem: r.volume_system,
     currency: r.currency,
+    hourCents: r.hour_cents,
     isDemo: r.is_demo,
     version: r.version,
     means: {
@@ -72,8 +74,17 @@ export async function insertWorkshop(db: Db, shop: NewShop): Promise<void> {
 export async function updateShop(db: Db, workshopId: string, patch: ShopPatch): Promise<boolean> {
   const r = await db.query(
     `update workshop set name = coalesce($3, name), zone = coalesce($4, zone), volume_system = coalesce($5, volume_system),
-       currency = coalesce($6, currency), version = version + 1 where workshop_id = $1 and version = $2`,
-    [workshopId, patch.version, patch.name, patch.zone, patch.volumeSystem, patch.currency],
+       currency = coalesce($6, currency), hour_cents = case when $7 then $8 else hour_cents end, version = version + 1 where workshop_id = $1 and version = $2`,
+    [
+      workshopId,
+      patch.version,
+      patch.name,
+      patch.zone,
+      patch.volumeSystem,
+      patch.currency,
+      patch.hourCents !== undefined,
+      patch.hourCents ?? null,
+    ],
   );
   if (r.rowCount !== 1) return false;
   if (patch.weekly) {

@@ -22,6 +22,8 @@ export interface MachineHours {
   readonly machineId: string;
   readonly name: string;
   readonly workedH: number;
+  /** Those hours at what an hour counts as here; null: nobody has said. */
+  readonly workedCents: number | null;
   /** By this shop's own pace, of what the routes have still to be done. */
   readonly left: HoursLeft;
   readonly paintCents: number;
@@ -91,6 +93,7 @@ const spentOn = (parts: readonly DerivedPart[]): Record<SpentOn, number> => {
 /** Hours, pace and money of the shop, from what was logged. Pure. */
 export function hoursView(snapshot: Snapshot): HoursView {
   const { shop } = snapshot;
+  const { hourCents } = shop.workshop;
   const all = [...snapshot.parts.values()];
   const worked = all.flatMap(workedOf).sort((a, b) => b.happenedAtMs - a.happenedAtMs);
   const jobs = all.flatMap(jobsOf);
@@ -109,10 +112,12 @@ export function hoursView(snapshot: Snapshot): HoursView {
     machines: shop.machines.map((m): MachineHours => {
       const parts = inUse.filter((p) => p.row.machineId === m.machineId);
       const own = jobs.filter((j) => j.machineId === m.machineId);
+      const workedH = own.reduce((s, j) => s + j.workedH, 0);
       return {
         machineId: m.machineId,
         name: m.name,
-        workedH: own.reduce((s, j) => s + j.workedH, 0),
+        workedH,
+        workedCents: hourCents === null ? null : Math.round(workedH * hourCents),
         left: leftOf(parts, rates),
         ...paintOf(snapshot, parts),
         spentCents: spentOn(parts),

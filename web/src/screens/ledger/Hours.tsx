@@ -68,12 +68,14 @@ function Money({ machine: m }: { readonly machine: MachineHours }) {
   const money = useMoney();
   const units = useUnits();
   const spent = SPENT_ON.filter((s) => m.spentCents[s] > 0);
-  const all = m.paintCents + spent.reduce((sum, s) => sum + m.spentCents[s], 0);
+  const hands = m.workedCents ?? 0;
+  const all = hands + m.paintCents + spent.reduce((sum, s) => sum + m.spentCents[s], 0);
   if (all === 0) return null;
   return (
     <p className="text-[14px] text-quiet">
       <span className="figure text-ink">{money.price(all)}</span>:{' '}
       {[
+        ...(hands > 0 ? [`hands ${money.price(hands)}`] : []),
         ...(m.paintCents > 0 ? [`paint ${money.price(m.paintCents)}`] : []),
         ...spent.map((s) => `${SPENT_WORDS[s]} ${money.price(m.spentCents[s])}`),
       ].join(', ')}

@@ -13,7 +13,8 @@ import { shopWrite } from '../../record/write.ts';
 import { useDialogs } from '../../state/dialogs.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Choice } from '../../forms/Field.tsx';
+import { Choice, Field } from '../../forms/Field.tsx';
+import { useMoney } from '../../ui/money.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { TheDoor } from './door/TheDoor.tsx';
 import { Gauges } from './Gauges.tsx';
@@ -115,6 +116,7 @@ function OurShop({ shop }: { readonly shop: ShopInfo }) {
         save={save}
         onStore={(data) => store(data, shop.version)}
       />
+      <HourWorth key={`${shop.version}`} shop={shop} />
       {theirs && mine ? (
         <Theirs
           what="the shop’s data"
@@ -124,6 +126,41 @@ function OurShop({ shop }: { readonly shop: ShopInfo }) {
         />
       ) : null}
     </Section>
+  );
+}
+
+/** What an hour of hands counts as: a volunteer's too, for whoever gives a grant. Empty: nothing. */
+function HourWorth({ shop }: { readonly shop: ShopInfo }) {
+  const send = useSend();
+  const save = useSave();
+  const { coins } = useMoney();
+  const [text, setText] = useState(shop.hourCents === null ? '' : String(shop.hourCents / coins));
+  const sum = Number(text.replace(',', '.'));
+  const hourCents = text.trim() === '' ? null : Math.round(sum * coins);
+  const isBad = hourCents !== null && !(hourCents >= 1 && hourCents <= 10_000_000);
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!isBad)
+          save.run(() =>
+            send(shopWrite({ version: shop.version, hourCents }), 'Stored: what an hour counts as'),
+          );
+      }}
+    >
+      <Field
+        label={`An hour of hands counts as, ${shop.currency}`}
+        hint="empty: nothing; for grants, and beside money in the Ledger"
+        problem={isBad ? 'A sum, such as 15 or 12.50.' : null}
+      >
+        <input className="w-28" inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} />
+      </Field>
+      <Button type="submit" disabled={save.isBusy || isBad}>
+        Store
+      </Button>
+      <FormTrouble words={save.trouble} />
+    </form>
   );
 }
 
