@@ -49,7 +49,8 @@ function Line({ gauge, zone }: { readonly gauge: GaugeInfo; readonly zone: strin
   const things = useThings();
   const show = useDialogs((s) => s.show);
   const { gaugeId, name } = gauge;
-  const last = checksOf(useShelf().data?.facts ?? [], gaugeId).at(-1);
+  const shelf = useShelf().data;
+  const last = checksOf(shelf?.facts ?? [], gaugeId).at(-1);
   const passed = last && judgeCheck(last.body.foils, last.body).passed;
   return (
     <li className="flex flex-wrap items-center justify-between gap-2 border-t border-line/60">
@@ -62,9 +63,11 @@ function Line({ gauge, zone }: { readonly gauge: GaugeInfo; readonly zone: strin
           }
         />
         <span className={`text-[13px] ${passed === false ? 'text-bad' : 'text-quiet'}`}>
-          {last === undefined
-            ? 'never checked here'
-            : `${passed ? 'passed' : 'failed'} ${dayAndTime(last.happenedAtMs, zone)}`}
+          {shelf === undefined
+            ? 'reading…'
+            : last === undefined
+              ? 'never checked here'
+              : `${passed ? 'passed' : 'failed'} ${dayAndTime(last.happenedAtMs, zone)}`}
         </span>
       </span>
       <span className="flex">

@@ -151,7 +151,6 @@ function HourWorth({ shop }: { readonly shop: ShopInfo }) {
     >
       <Field
         label={`An hour of hands counts as, ${shop.currency}`}
-        hint="empty: nothing; for grants, and beside money in the Ledger"
         problem={isBad ? 'A sum, such as 15 or 12.50.' : null}
       >
         <input className="w-28" inputMode="decimal" value={text} onChange={(e) => setText(e.target.value)} />
@@ -159,6 +158,9 @@ function HourWorth({ shop }: { readonly shop: ShopInfo }) {
       <Button type="submit" disabled={save.isBusy || isBad}>
         Store
       </Button>
+      <p className="w-full text-[13px] text-quiet">
+        For grants, beside the money in the Ledger. Empty: nothing.
+      </p>
       <FormTrouble words={save.trouble} />
     </form>
   );
