@@ -57,6 +57,8 @@ open_calvetta() {
 }
 
 start_server() {
+  # The demo is nobody's record.
+  [ "$name" = demo ] || export BACKUP_FOLDER=${BACKUP_FOLDER:-$root/backups/daily}
   PORT=$port LOG_LEVEL=warn SECRETS_FOLDER="${SECRETS_FOLDER:-$root/.calvetta/$name-secrets}" node server/dist/main.js >"$log" 2>&1 9>&- &
   server=$!
   echo "$server" >"$pid_file"

@@ -11,8 +11,9 @@ import { createApp } from './app.ts';
 import { createDoor } from './door/door.ts';
 import { sweepSessions } from './door/sessionStore.ts';
 import { readSecrets } from './door/secrets.ts';
+import { isSameDisk, keepBackups } from './backup/nightly.ts';
 import { createModel } from './model/model.ts';
-import { openDatabase } from './db/db.ts';
+import { openDatabase, type Database } from './db/db.ts';
 import type { Deps } from './deps.ts';
 import { layOut } from './db/migrate.ts';
 import { sweepUploads } from './imports/imports.routes.ts';
@@ -40,6 +41,8 @@ const env = {
   trustProxy: process.env['TRUST_PROXY'] ?? null,
   /** A folder for what the database must not know; null: only for as long as it runs. */
   secretsFolder: process.env['SECRETS_FOLDER'] ?? null,
+  /** Where a backup is written every day by itself; null: nowhere. */
+  backupFolder: process.env['BACKUP_FOLDER'] ?? null,
   logLevel: process.env['LOG_LEVEL'] ?? 'info',
   demoFile:
     process.env['DEMO_FILE'] ?? join(import.meta.dirname, '..', '..', 'demo', 'scenario', 'shop.json'),
@@ -114,9 +117,11 @@ async function main(): Promise<void> {
     );
   const hourly = setInterval(() => {
     void keepDaily(deps);
+    void backUp(db, nowMs);
     sweepSessions(deps).catch((error: unknown) => log.warn({ err: String(error) }, 'sessions not swept'));
   }, HOUR_MS);
   void keepDaily(deps);
+  void backUp(db, nowMs);
   const stopSimulators = env.simulate ? keepSimulating(deps, 60_000) : (): void => undefined;
   console.log(`listening ${port}`);
 
@@ -158,6 +163,22 @@ class NoOwner extends Error {
     super(
       `not opened on ${host}: this shop has no owner yet, so whoever reaches it could read and write everything. Run bin/owner on this computer first, then start it again.`,
     );
+  }
+}
+
+/** Once a day, beside everything else; one that could not be written is said, and tried again within the hour. */
+async function backUp(db: Database, nowMs: () => number): Promise<void> {
+  const { backupFolder: folder, dataFolder } = env;
+  if (folder === null) return;
+  try {
+    const file = await keepBackups(db, folder, nowMs());
+    if (file === null) return;
+    const where = (await isSameDisk(folder, dataFolder))
+      ? ', on the same disk as the shop: copy it elsewhere'
+      : '';
+    log.warn(`backup of the day: ${file}${where}`);
+  } catch (error) {
+    log.error({ err: String(error) }, 'the backup of the day could not be written');
   }
 }
 

@@ -1,5 +1,13 @@
 import { randomUUID } from 'node:crypto';
-import { createWriteStream, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  createWriteStream,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
@@ -15,6 +23,7 @@ import {
   type TestApp,
 } from '../test/testApp.ts';
 import { insertPicture } from '../pictures/pictures.sql.ts';
+import { isSameDisk, keepBackups } from './nightly.ts';
 import { readBackup } from './readBackup.ts';
 import { restoreBackup } from './restoreBackup.ts';
 import { writeBackup } from './writeBackup.ts';
@@ -149,6 +158,27 @@ describe('a backup', () => {
     await writer;
     await restored(fileOf('busy'), (_url, ownerUrl) => hashOf(ownerUrl, 'busy-again'));
     expect(linesOf(fileOf('busy-again')).slice(1)).toEqual(linesOf(fileOf('busy')).slice(1));
+  });
+  it('is written once a day by itself, whole, the newest fourteen kept, and nothing else in its folder touched', async () => {
+    const daily = join(folder, 'daily');
+    const day = (n: number): number => Date.UTC(2026, 2, 1, 3) + n * 86_400_000;
+    await app.asOwner(async (db) => {
+      const first = await keepBackups(db, daily, day(0));
+      expect(first).toMatch(/auto-20260301T030000Z\.ndjson\.gz$/);
+      expect(statSync(first!).mode & 0o777).toBe(0o600);
+      expect((await readBackup(first!, () => Promise.resolve())).end.rows['workshop']).toBe(1);
+      expect(await keepBackups(db, daily, day(0.9))).toBeNull();
+      writeFileSync(join(daily, 'mine.ndjson.gz'), 'kept');
+      for (let n = 1; n <= 15; n++) await keepBackups(db, daily, day(n));
+    });
+    const files = readdirSync(daily).sort();
+    expect(files).toHaveLength(15);
+    expect(files[0]).toBe('auto-20260303T030000Z.ndjson.gz');
+    expect(files.at(-1)).toBe('mine.ndjson.gz');
+    expect(await isSameDisk(daily, folder)).toBe(true);
+    expect(await isSameDisk(daily, null)).toBe(false);
+    // A clock that was set back writes none over and over.
+    expect(await app.asOwner((db) => keepBackups(db, daily, day(3)))).toBeNull();
   });
   it('of an older version is laid out as it was and brought up to date', async () => {
     const fresh = await freshDatabase();

@@ -1,13 +1,11 @@
-import { createWriteStream } from 'node:fs';
-import { open, rename } from 'node:fs/promises';
 import { join } from 'node:path';
 import { openDatabase } from '../db/db.ts';
 import { grantServer, readMigrations } from '../db/migrate.ts';
 import { headOf } from '../ledger/verify.ts';
 import { BadBackup, type BackupEnd } from './format.ts';
+import { writeWhole } from './nightly.ts';
 import { readBackup } from './readBackup.ts';
 import { restoreBackup } from './restoreBackup.ts';
-import { writeBackup } from './writeBackup.ts';
 
 /**
  * `write FILE` · `check FILE` · `restore FILE` · `hash`. Used by bin/backup and bin/restore; the database is OWNER_URL. Prints one line of
@@ -21,15 +19,7 @@ const said = (end: BackupEnd): string =>
 async function write(): Promise<string> {
   const db = openDatabase(url);
   try {
-    const part = `${file}.part`;
-    const end = await writeBackup(db, createWriteStream(part), Date.now());
-    const handle = await open(part, 'r+');
-    await handle.sync();
-    await handle.close();
-    // Under its name only when it is whole and can be read back.
-    const back = await readBackup(part, () => Promise.resolve());
-    if (back.end.sha256 !== end.sha256) throw new BadBackup('what was read back is not what was written');
-    await rename(part, file);
+    const end = await writeWhole(db, file, Date.now());
     return said(end);
   } finally {
     await db.close();

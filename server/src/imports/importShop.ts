@@ -12,7 +12,7 @@ import { shopFile } from '@calvetta/contract/schemas';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
 import { entryOf } from '../facts/facts.service.ts';
-import { checkEntry } from '../ledger/ledger.ts';
+import { checkEntry, CLOCK_SLACK_MS } from '../ledger/ledger.ts';
 import { checkShop } from './checkShop.ts';
 import { insertEntry } from '../ledger/ledger.sql.ts';
 import { insertCup, insertPack, insertTin } from '../shelf/shelf.sql.ts';
@@ -145,9 +145,9 @@ async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
   for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
 }
 
-/** As the file says, and never later than now; a file made by hand says nothing, and then it is when it happened. */
+/** As the file says, and never later than now, but for what two clocks may differ by; a file made by hand says nothing, and then it is when it happened. */
 const recordedAt = (f: WrittenDown, happenedAt: string, nowMs: number): Date =>
-  new Date(Math.min(Date.parse(f.recordedAt ?? happenedAt), nowMs));
+  new Date(Math.min(Date.parse(f.recordedAt ?? happenedAt), nowMs + CLOCK_SLACK_MS));
 
 const stockAsInput = ({ recordedAt: _, evidence: _e, deviceId = 'import', ...f }: ShopStockFact) =>
   stockEntryOf({ ...f, deviceId });

@@ -16,7 +16,7 @@ import {
 } from './ledger.sql.ts';
 
 /** A device's clock may run a little ahead of the server's. */
-const CLOCK_SLACK_MS = 2 * 60_000;
+export const CLOCK_SLACK_MS = 2 * 60_000;
 
 const KINDS: Readonly<Record<EntryKind, Kind>> = { ...PART_FACTS, ...STOCK_FACTS };
 const BODIES = { ...FACT_BODIES, ...STOCK_BODIES };
