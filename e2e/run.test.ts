@@ -91,6 +91,20 @@ describe('a gun-load without a plan: two passes on two parts, logged by touch', 
     for (let i = 0; i < 60 && (await coatsOf(partIds[second]!)).length === had; i++)
       await page.waitForTimeout(250);
     expect((await coatsOf(partIds[second]!)).length).toBe(had + 1);
+    // What it took, by two: an entry for each part, with its share.
+    await page.getByLabel('How many were at it').fill('2');
+    expect(await violations(page)).toEqual([]);
+    await page.getByRole('button', { name: 'Log its hours' }).click();
+    await page.getByText('Its hours are logged.').waitFor();
+    const minutesOf = async (name: string): Promise<number> => {
+      const { facts } = (await stage.app.call('GET', `/api/parts/${partIds[name]!}`)).body;
+      const worked = facts.filter((f: any) => f.kind === 'worked' && f.body.hands === 2);
+      expect(worked).toHaveLength(1);
+      return worked[0].body.minutes;
+    };
+    const [a, b] = [await minutesOf(first), await minutesOf(second)];
+    expect(a).toBeGreaterThan(0);
+    expect(b).toBeGreaterThan(0);
     await page.getByRole('button', { name: 'End the run' }).click();
     await page.getByRole('heading', { name: 'A gun-load' }).waitFor();
   }, 120_000);

@@ -28,6 +28,8 @@ export interface Rack {
   readonly mixId: string | null;
   readonly beganMs: number;
   readonly parts: readonly RackPart[];
+  /** Its hours are on record, shared over its parts. */
+  readonly isHoursLogged?: true;
 }
 
 interface RunState {
@@ -35,6 +37,7 @@ interface RunState {
   readonly isLoud: boolean;
   begin: (rack: Rack) => void;
   change: (partId: string, patch: Partial<RackPart>) => void;
+  hoursLogged: () => void;
   end: () => void;
   setLoud: (isLoud: boolean) => void;
 }
@@ -52,6 +55,7 @@ export const useRun = create<RunState>()(
             parts: rack.parts.map((p) => (p.partId === partId ? { ...p, ...patch } : p)),
           },
         })),
+      hoursLogged: () => set(({ rack }) => ({ rack: rack && { ...rack, isHoursLogged: true } })),
       end: () => set({ rack: null }),
       setLoud: (isLoud) => set({ isLoud }),
     }),

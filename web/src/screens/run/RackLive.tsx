@@ -9,6 +9,7 @@ import { Heading } from '../../ui/Heading.tsx';
 import { clockTime, duration } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { gateReason } from '../../words/actText.ts';
+import { RunHours } from './RunHours.tsx';
 import { useFlashes } from './useFlashes.ts';
 
 interface Props {
@@ -338,6 +339,7 @@ function Foot({ rack, sprayer }: { readonly rack: Rack; readonly sprayer: Spraye
       <Button aria-pressed={isLoud} onClick={() => setLoud(!isLoud)}>
         {isLoud ? 'Sound is on' : 'Sound is off'}
       </Button>
+      <RunHours rack={rack} />
       <Button onClick={() => (begun.length === 0 ? end() : setEnding(true))}>End the run</Button>
       {isEnding && begun.length > 0 ? (
         <p role="alert" className="flex flex-wrap items-center gap-2 text-[16px]">
