@@ -1,7 +1,8 @@
 import type { FactBodies, FactKind, RouteStep, WorkOp } from '@calvetta/core';
 import type { ShopFact } from '@calvetta/contract';
 
-type Add = <K extends FactKind>(
+/** Adds an entry to the scenario, so many hours before its moment; comes back with its id. */
+export type Add = <K extends FactKind>(
   partId: string,
   kind: K,
   hoursAgo: number,

@@ -1,16 +1,7 @@
 import { createHash } from 'node:crypto';
-import { signedText, toSign, type Fact, type FactBodies, type FactKind } from '@calvetta/core';
+import { signedText, toSign, type Fact, type FactBodies } from '@calvetta/core';
 import type { ShopFact } from '@calvetta/contract';
-
-type Add = <K extends FactKind>(
-  partId: string,
-  kind: K,
-  hoursAgo: number,
-  body: FactBodies[K],
-  face: null,
-  minutes: number,
-  personId: string,
-) => string;
+import type { Add } from './hours.ts';
 
 const PART = 'saltern.wing-float-spare';
 const INSPECTOR = 'orla';

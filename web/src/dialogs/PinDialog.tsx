@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { usePeople } from '../api/queries.ts';
-import { Choice, Field } from '../forms/Field.tsx';
+import { Choice } from '../forms/Field.tsx';
+import { SecretField } from '../forms/SecretField.tsx';
 import { usePrefs } from '../state/prefs.ts';
 import { holdPin } from '../state/pin.ts';
 import { Button } from '../ui/Button.tsx';
@@ -29,16 +30,15 @@ export function PinDialog({ onClose }: { readonly onClose: () => void }) {
           options={people.map((p) => ({ value: p.personId, text: p.name }))}
           onChange={setPerson}
         />
-        <Field label="Pin" hint="six figures; set it under Settings where you are signed in yourself">
-          <input
-            type="password"
-            inputMode="numeric"
-            autoComplete="off"
-            maxLength={6}
-            value={pin}
-            onChange={(e) => setPin(e.target.value)}
-          />
-        </Field>
+        <SecretField
+          label="Pin"
+          hint="six figures; set it under Settings where you are signed in yourself"
+          autoComplete="off"
+          value={pin}
+          onChange={(text) => setPin(text)}
+          isFigures
+          maxLength={6}
+        />
         <Button type="submit" look="main" className="self-start" disabled={!isFit}>
           Sign the next entry
         </Button>

@@ -6,6 +6,7 @@ import { SIGN_LIMITS, SIGN_SCOPE_WORDS } from '@calvetta/contract/words';
 import { signOff } from '../api/doorClient.ts';
 import { refreshDerived, useShop, useToSign } from '../api/queries.ts';
 import { Choice, Field } from '../forms/Field.tsx';
+import { SecretField } from '../forms/SecretField.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave } from '../forms/useSave.ts';
 import { useNotices } from '../state/notices.ts';
@@ -90,14 +91,13 @@ export function SignOffDialog({ of, id, name, onClose }: Props) {
         </Field>
         <AircraftLog texts={texts} set={set} />
         <p className="border-l-4 border-mark bg-ground p-3 text-[14px]">{SIGN_LIMITS}</p>
-        <Field label="Your phrase" hint="typed for this, so that nobody signs at a page you left open">
-          <input
-            type="password"
-            autoComplete="current-password"
-            value={texts.phrase}
-            onChange={(e) => set({ phrase: e.target.value })}
-          />
-        </Field>
+        <SecretField
+          label="Your phrase"
+          hint="typed for this, so that nobody signs at a page you left open"
+          autoComplete="current-password"
+          value={texts.phrase}
+          onChange={(text) => set({ phrase: text })}
+        />
         <FormTrouble words={save.trouble} />
         <Button type="submit" look="main" className="self-start" disabled={!isReady || save.isBusy}>
           Sign off

@@ -2,7 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { redeemInvite, signIn } from '../api/doorClient.ts';
-import { Field } from '../forms/Field.tsx';
+import { SecretField } from '../forms/SecretField.tsx';
 import { useSave, type Save } from '../forms/useSave.ts';
 import { Doorway } from './Doorway.tsx';
 
@@ -57,28 +57,21 @@ export default function Redeem({ token }: { readonly token: string }) {
         Choose a phrase: a short sentence that you remember and nobody guesses. For a tablet that hangs in the
         shop leave both fields empty.
       </p>
-      <Field
+      <SecretField
         label="Phrase"
         hint={`${SHORTEST} characters at least; blanks count`}
         problem={isTooShort ? `${SHORTEST - phrase.length} more` : null}
-      >
-        <input
-          type="password"
-          autoComplete="new-password"
-          maxLength={200}
-          value={phrase}
-          onChange={(e) => setPhrase(e.target.value)}
-        />
-      </Field>
-      <Field label="The same again" problem={isOther ? 'not the same' : null}>
-        <input
-          type="password"
-          autoComplete="new-password"
-          maxLength={200}
-          value={again}
-          onChange={(e) => setAgain(e.target.value)}
-        />
-      </Field>
+        autoComplete="new-password"
+        value={phrase}
+        onChange={(text) => setPhrase(text)}
+      />
+      <SecretField
+        label="The same again"
+        problem={isOther ? 'not the same' : null}
+        autoComplete="new-password"
+        value={again}
+        onChange={(text) => setAgain(text)}
+      />
     </Doorway>
   );
 }

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { signIn } from '../api/doorClient.ts';
 import { Field } from '../forms/Field.tsx';
+import { SecretField } from '../forms/SecretField.tsx';
 import { useSave } from '../forms/useSave.ts';
 import { useOutbox } from '../record/outbox.ts';
 import { Doorway, InTheClear } from './Doorway.tsx';
@@ -34,14 +35,12 @@ export default function SignIn({ isEncrypted }: { readonly isEncrypted: boolean 
       <Field label="Name">
         <input autoComplete="username" value={name} onChange={(e) => setName(e.target.value)} />
       </Field>
-      <Field label="Phrase">
-        <input
-          type="password"
-          autoComplete="current-password"
-          value={phrase}
-          onChange={(e) => setPhrase(e.target.value)}
-        />
-      </Field>
+      <SecretField
+        label="Phrase"
+        autoComplete="current-password"
+        value={phrase}
+        onChange={(text) => setPhrase(text)}
+      />
       <p className="text-[13px] text-quiet">
         Lost it? An owner of the shop invites you anew under Settings. An owner who lost it runs{' '}
         <span className="figure">bin/owner</span> on the shop’s computer.

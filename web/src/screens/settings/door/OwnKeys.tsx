@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { setMine } from '../../../api/doorClient.ts';
-import { Field } from '../../../forms/Field.tsx';
+import { SecretField } from '../../../forms/SecretField.tsx';
 import { FormTrouble } from '../../../forms/FormTrouble.tsx';
 import { useSave } from '../../../forms/useSave.ts';
 import { useNotices } from '../../../state/notices.ts';
@@ -53,23 +53,20 @@ export function OwnKeys() {
         );
       }}
     >
-      <Field label="Phrase you have now">
-        <input
-          type="password"
-          autoComplete="current-password"
-          value={old}
-          onChange={(e) => setOld(e.target.value)}
-        />
-      </Field>
-      <Field label={label} hint={hint}>
-        <input
-          type="password"
-          autoComplete="new-password"
-          inputMode={which === 'pin' ? 'numeric' : 'text'}
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-        />
-      </Field>
+      <SecretField
+        label="Phrase you have now"
+        autoComplete="current-password"
+        value={old}
+        onChange={(text) => setOld(text)}
+      />
+      <SecretField
+        label={label}
+        hint={hint}
+        autoComplete="new-password"
+        value={text}
+        onChange={(text) => setText(text)}
+        isFigures={which === 'pin'}
+      />
       <FormTrouble words={save.trouble} />
       <p className="flex gap-2">
         <Button type="submit" look="main" disabled={!isFit || old === '' || save.isBusy}>
