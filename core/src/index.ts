@@ -131,31 +131,7 @@ export type { SuspectCause } from './cure/suspect.ts';
 export type { BarePrep } from './cure/bare.ts';
 
 // film
-export { hingeMomentNm } from './film/mass.ts';
-export { facesLossUm, boreLossUm, fitAfter } from './film/fit.ts';
-export {
-  histogram,
-  readingsNeeded,
-  GAUGE_ZEROS,
-  type GaugeZero,
-  PROFILES,
-  type ProfileGrade,
-} from './film/readings.ts';
-export { ACCEPTANCE, type AcceptanceRule, type Requirement } from './film/accept.ts';
-export { wetFilmUm } from './film/spreading.ts';
-export { combPrediction } from './film/wetComb.ts';
-export { type GaugeRefusal, type GaugeAnswer, readGaugeRows } from './film/gaugeRows.ts';
-export { coatsMissing } from './film/measured.ts';
-export {
-  checksOf,
-  gaugeTrust,
-  judgeCheck,
-  USUAL_LIMITS,
-  type GaugeLimits,
-  type GaugeTrust,
-} from './film/gaugeTrust.ts';
-export { type FilmReadBody, type FilmJudgement, judgeFilm } from './film/judgeFilm.ts';
-export { filmMap, spotsWanted, type FilmLevel, type MappedReading, type Spot } from './film/filmMap.ts';
+export * from './film/index.ts';
 
 // work
 export { MARGIN_PCT, roundedUp } from './work/paint.ts';

@@ -120,6 +120,26 @@ describe('the program', () => {
     opened.child.kill('SIGTERM');
     await opened.exit;
   }, 60_000);
+  it('behind a proxy that speaks TLS: says what it must be told, and then gives a cookie for TLS only', async () => {
+    const PUBLIC_ORIGIN = 'https://shed.example';
+    await expect(start({ PUBLIC_ORIGIN })).rejects.toThrow(/TRUST_PROXY/);
+    const { base, child, exit } = await start({ PUBLIC_ORIGIN, TRUST_PROXY: '127.0.0.1' });
+    const signIn = (headers: Record<string, string>) =>
+      fetch(`${base}/api/door/in`, {
+        method: 'POST',
+        headers: { 'Content-Type': 'application/json', 'X-Calvetta': '1', ...headers },
+        body: JSON.stringify({ name: 'Ines', phrase: 'tide over the slip at noon' }),
+      });
+    const through = await signIn({ 'X-Forwarded-Proto': 'https', 'X-Forwarded-For': '10.0.0.7' });
+    expect(through.status).toBe(200);
+    expect(through.headers.getSetCookie()[0]).toMatch(
+      /^__Host-calvetta=.*; Path=\/;.*; HttpOnly; Secure; SameSite=Strict$/,
+    );
+    // Past the proxy, in the clear: no cookie that would travel so.
+    expect((await signIn({})).headers.getSetCookie()).toEqual([]);
+    child.kill('SIGTERM');
+    await exit;
+  }, 60_000);
   it('says what is missing when there is no database to use', async () => {
     await expect(start({ DATABASE_URL: '' })).rejects.toThrow(/DATABASE_URL is not set/);
   }, 30_000);

@@ -69,6 +69,7 @@ async function main(): Promise<void> {
   if (env.databaseUrl === '')
     throw new Error('DATABASE_URL is not set: start with bin/demo, or name your own PostgreSQL database');
   const nowMs = (): number => Date.now();
+  checkProxy();
   await migrateWhenAwake();
   const db = openDatabase(env.databaseUrl);
   const processId = randomUUID();
@@ -157,8 +158,18 @@ const readTls = ({ cert, key }: Tls): { cert: Buffer; key: Buffer } => ({
 });
 
 const isLoopback = (host: string): boolean => ['localhost', '::1'].includes(host) || host.startsWith('127.');
+/** Behind a proxy with TLS a browser is given a cookie for TLS only; the server sends it where it may believe that the proxy speaks TLS. */
+function checkProxy(): void {
+  if (env.publicOrigin?.startsWith('https:') && env.tls === null && env.trustProxy === null)
+    throw new Misconfigured(
+      `PUBLIC_ORIGIN is ${env.publicOrigin}: either name a certificate with TLS_CERT and TLS_KEY, or set TRUST_PROXY to the address of the proxy that speaks TLS, such as 127.0.0.1, and let it send X-Forwarded-Proto. Otherwise nobody could sign in.`,
+    );
+}
+/** Something in the environment that cannot work: said in a line. */
+class Misconfigured extends Error {}
+
 /** Without an owner whoever reaches the server may do everything: so nobody else's machine may. */
-class NoOwner extends Error {
+class NoOwner extends Misconfigured {
   constructor(host: string) {
     super(
       `not opened on ${host}: this shop has no owner yet, so whoever reaches it could read and write everything. Run bin/owner on this computer first, then start it again.`,
@@ -194,7 +205,7 @@ main().catch((error: unknown) => {
     console.error(`port ${env.port} is taken by another program: choose one with PORT=…`);
     process.exit(1);
   }
-  if (error instanceof NoOwner) {
+  if (error instanceof Misconfigured) {
     console.error(error.message);
     process.exit(1);
   }

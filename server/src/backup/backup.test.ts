@@ -161,6 +161,13 @@ describe('a backup', () => {
   });
   it('is written once a day by itself, whole, the newest fourteen kept, and nothing else in its folder touched', async () => {
     const daily = join(folder, 'daily');
+    // Of a shop that has not begun there is nothing to keep.
+    const fresh = await freshDatabase();
+    const empty = openDatabase(fresh.ownerUrl);
+    await migrate(empty, ALL);
+    expect(await keepBackups(empty, daily, Date.UTC(2026, 1, 28))).toBeNull();
+    await empty.close();
+    await fresh.drop();
     const day = (n: number): number => Date.UTC(2026, 2, 1, 3) + n * 86_400_000;
     await app.asOwner(async (db) => {
       const first = await keepBackups(db, daily, day(0));

@@ -25,10 +25,11 @@ export async function writeWhole(db: Database, file: string, nowMs: number) {
 }
 
 /**
- * One backup a day by itself, the newest fourteen kept: whole each, and only in a folder of its own, where nothing else is touched. Comes
- * back with what was written; null: the last one is not a day old.
+ * Nothing of a shop that has not begun: it would stand in for the first day's work. One backup a day by itself, the newest fourteen kept: whole each, and only in a folder of its own, where nothing else is touched. Comes
+ * back with what was written; null: the last one is not a day old, or there is no shop yet.
  */
 export async function keepBackups(db: Database, folder: string, nowMs: number): Promise<string | null> {
+  if ((await db.query('select 1 from workshop limit 1')).rows.length === 0) return null;
   await mkdir(folder, { recursive: true, mode: 0o700 });
   // By what each says of when it was made: a copied file's own time is when it was copied.
   const own = (await readdir(folder)).filter((f) => NAME.test(f)).sort();

@@ -1,0 +1,26 @@
+/** Film: how much, how it is read and judged, and with what: the part of core that others use. */
+export { hingeMomentNm } from './mass.ts';
+export { facesLossUm, boreLossUm, fitAfter } from './fit.ts';
+export {
+  histogram,
+  readingsNeeded,
+  GAUGE_ZEROS,
+  type GaugeZero,
+  PROFILES,
+  type ProfileGrade,
+} from './readings.ts';
+export { ACCEPTANCE, type AcceptanceRule, type Requirement } from './accept.ts';
+export { wetFilmUm } from './spreading.ts';
+export { combPrediction } from './wetComb.ts';
+export { type GaugeRefusal, type GaugeAnswer, readGaugeRows } from './gaugeRows.ts';
+export { coatsMissing } from './measured.ts';
+export {
+  checksOf,
+  gaugeTrust,
+  judgeCheck,
+  USUAL_LIMITS,
+  type GaugeLimits,
+  type GaugeTrust,
+} from './gaugeTrust.ts';
+export { type FilmReadBody, type FilmJudgement, judgeFilm } from './judgeFilm.ts';
+export { filmMap, spotsWanted, type FilmLevel, type MappedReading, type Spot } from './filmMap.ts';
