@@ -51,15 +51,23 @@ export interface EntryWhole {
 export interface ChainFault {
   /** Place of the link; 0: a row that has none. */
   readonly seq: number;
-  readonly kind: 'fact' | 'sheet' | 'picture' | 'event' | 'person' | 'account';
+  readonly kind: 'fact' | 'sheet' | 'picture' | 'event' | 'reading_seal' | 'person' | 'account';
   readonly id: string;
   readonly what:
-    'text-changed' | 'link-broken' | 'links-missing' | 'row-changed' | 'row-missing' | 'row-unchained';
+    | 'text-changed'
+    | 'link-broken'
+    | 'links-missing'
+    | 'row-changed'
+    | 'row-missing'
+    | 'row-unchained'
+    | 'readings-changed';
 }
 
 export interface ChainVerdict {
   readonly head: ChainHead;
   readonly links: number;
+  /** Readings that came in before that are sealed, hour by hour; null: none is sealed yet. */
+  readonly sealedToMs: number | null;
   /** Heads that the server kept outside the database. */
   readonly kept: number;
   /** Those of them that the chain does not hold; `isRestored`: since a backup of before was put back. */

@@ -2,6 +2,7 @@ import type {
   Exposure,
   Facility,
   FactKind,
+  GaugeKind,
   ProductSheet,
   Schools,
   StockKind,
@@ -44,6 +45,8 @@ export interface ShopFile {
     readonly personId: string;
     readonly name: string;
     readonly isNamed?: boolean;
+    /** Under age until that day; absent: of age. */
+    readonly minorUntil?: string | null;
   } & PutAway)[];
   readonly places: readonly ({
     readonly placeId: string;
@@ -68,7 +71,12 @@ export interface ShopFile {
   readonly tins?: readonly NewTin[];
   readonly packs?: readonly Pack[];
   readonly cups?: readonly CupView[];
-  readonly gauges?: readonly ({ readonly gaugeId: string; readonly name: string } & PutAway)[];
+  readonly gauges?: readonly ({
+    readonly gaugeId: string;
+    readonly name: string;
+    /** Absent: of films. */
+    readonly kind?: GaugeKind;
+  } & PutAway)[];
   readonly stockFacts?: readonly ShopStockFact[];
   readonly templates?: readonly SurveyTemplate[];
 }

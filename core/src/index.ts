@@ -371,6 +371,20 @@ export {
 // inspect
 export * from './inspect/index.ts';
 
+// people
+export * from './people/index.ts';
+export { OF_THE_SHOP } from './facts/stock.ts';
+export type { Certificate } from './shelf/certificates.ts';
+export type { NonConformance, NonConformity } from './shop/nonConformances.ts';
+export {
+  mayAt,
+  peopleView,
+  type Handover,
+  type MayView,
+  type PeopleView,
+  type PersonView,
+} from './shop/views/people.ts';
+
 // ledger
 export * from './ledger/index.ts';
 

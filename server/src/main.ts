@@ -20,6 +20,7 @@ import { sweepUploads } from './imports/imports.routes.ts';
 import { HOUR_MS } from '@calvetta/core';
 import { createHeads } from './ledger/heads.ts';
 import { keepDaily } from './ledger/keepHeads.ts';
+import { sealHourly } from './ledger/seals.ts';
 import { startLive } from './live/live.ts';
 import { keepSimulating } from './simulators/run.ts';
 
@@ -117,10 +118,12 @@ async function main(): Promise<void> {
       `open to the network on ${env.host} without TLS: anyone there can read phrases, pins and tokens; sign-in tells people apart, it keeps no attacker out`,
     );
   const hourly = setInterval(() => {
+    void sealHourly(deps);
     void keepDaily(deps);
     void backUp(db, nowMs);
     sweepSessions(deps).catch((error: unknown) => log.warn({ err: String(error) }, 'sessions not swept'));
   }, HOUR_MS);
+  void sealHourly(deps);
   void keepDaily(deps);
   void backUp(db, nowMs);
   const stopSimulators = env.simulate ? keepSimulating(deps, 60_000) : (): void => undefined;

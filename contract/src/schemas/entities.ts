@@ -1,6 +1,14 @@
 import Joi from 'joi';
-import { EXPOSURES, SUBSTRATES, type Exposure, type VolumeSystem } from '@calvetta/core';
+import {
+  EXPOSURES,
+  GAUGE_KINDS,
+  SUBSTRATES,
+  type GaugeKind,
+  type Exposure,
+  type VolumeSystem,
+} from '@calvetta/core';
 import { clockTime, currency, id, name } from './plain.ts';
+import { day } from './time.ts';
 import { version } from './version.ts';
 
 const isAway = Joi.boolean();
@@ -19,26 +27,42 @@ export interface NewPerson {
   readonly personId: string;
   readonly name: string;
   readonly isNamed: boolean;
+  readonly minorUntil: string | null;
 }
 export interface PersonPatch extends Patch {
   readonly name?: string;
   readonly isNamed?: boolean;
+  /** Under age until that day; null: of age. */
+  readonly minorUntil?: string | null;
 }
 export const newPerson = Joi.object<NewPerson>({
   personId: id.required(),
   name: name.required(),
   isNamed: Joi.boolean().default(false),
+  minorUntil: day.allow(null).default(null),
 });
-export const personPatch = patchOf<PersonPatch>({ name, isNamed: Joi.boolean(), isAway });
+export const personPatch = patchOf<PersonPatch>({
+  name,
+  isNamed: Joi.boolean(),
+  minorUntil: day.allow(null),
+  isAway,
+});
 
 export interface NewGauge {
   readonly gaugeId: string;
   readonly name: string;
+  readonly kind: GaugeKind;
 }
 export interface GaugePatch extends Patch {
   readonly name?: string;
 }
-export const newGauge = Joi.object<NewGauge>({ gaugeId: id.required(), name: name.required() });
+export const newGauge = Joi.object<NewGauge>({
+  gaugeId: id.required(),
+  name: name.required(),
+  kind: Joi.string()
+    .valid(...GAUGE_KINDS)
+    .default('film'),
+});
 export const gaugePatch = patchOf<GaugePatch>({ name, isAway });
 
 export interface NewPlace {

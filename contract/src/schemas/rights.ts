@@ -28,6 +28,7 @@ export const RIGHTS: Readonly<Record<string, Least>> = {
   'delete /door/tablets/:tabletId': 'owner',
   // Looking.
   'get /shop': 'viewer',
+  'get /people': 'viewer',
   'get /live': 'viewer',
   'get /bench': 'viewer',
   'get /machines': 'viewer',
@@ -129,6 +130,9 @@ export const RIGHTS: Readonly<Record<string, Least>> = {
 export const KIND_RIGHTS: Readonly<Partial<Record<FactKind | StockKind, Role>>> = {
   'gate-accepted': 'lead',
   'repair-chosen': 'lead',
+  conceded: 'lead',
+  inducted: 'lead',
+  'batch-certified': 'lead',
   'level-set': 'lead',
   // By its own door only, where it takes an inspector and his phrase.
   'signed-off': 'viewer',

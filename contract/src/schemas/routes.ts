@@ -202,6 +202,7 @@ export const API_ROUTES: readonly ApiRoute[] = [
   { method: 'post', path: '/pictures', says: 'A picture: JPEG, PNG or WebP of 25 MB at most', picture: true },
   get('/pictures/:pictureId', 'A picture, upright, without its position', { answers: 'image/jpeg' }),
   get('/pictures/:pictureId/thumb', 'A picture, small', { answers: 'image/jpeg' }),
+  get('/people', 'Who may do what, who is in, what was left to the next, and when gauges were checked'),
   get('/inspect', 'What was found in the shop and is open, and what is being levelled'),
   get(
     '/learned',

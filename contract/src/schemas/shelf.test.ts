@@ -23,6 +23,12 @@ const GOOD: { readonly [K in StockKind]: Record<string, unknown> } = {
   },
   wasted: { mixId: 'm1', ml: 20, why: 'spilt' },
   'gauge-checked': { gaugeId: 'red', foils: [{ foilUm: 0, readUm: 1 }], tolUm: 2, tolPct: 3 },
+  'scale-checked': { gaugeId: 'bench', masses: [{ massG: 500, readG: 500.4 }], tolG: 1, tolPct: 0.5 },
+  'batch-certified': { tinId: 't1', certificate: 'C 118', goodUntil: '2027-03-01' },
+  inducted: { whoId: 'ines', to: 'air-fed', until: '2027-03-01' },
+  came: { whoId: 'ines' },
+  left: { whoId: 'ines' },
+  'handed-over': { text: 'two frames hang in the booth' },
   'stock-voided': {},
 };
 const firstField = (kind: StockKind, body: unknown): string | null => {
@@ -48,6 +54,10 @@ describe('what may be said about stock', () => {
     ['wasted', { why: 'drunk' }, 'why'],
     ['wasted', { tinId: 't1' }, ''],
     ['wasted', { mixId: undefined }, ''],
+    ['scale-checked', { masses: [] }, 'masses'],
+    ['batch-certified', { goodUntil: '2027-02-30' }, 'goodUntil'],
+    ['inducted', { to: 'juggling' }, 'to'],
+    ['handed-over', { text: ' ' }, 'text'],
     ['stock-voided', { reason: '' }, 'reason'],
   ] as const)('%s with %j is refused at %s', (kind, over, field) =>
     expect(firstField(kind, { ...GOOD[kind], ...over })).toBe(field),

@@ -8,6 +8,7 @@ import {
   BINDERS,
   FACES,
   FACILITIES,
+  GAUGE_KINDS,
   METALS,
   PIGMENTS,
   STAGES,
@@ -20,6 +21,7 @@ import { cup, pack, tinLabel } from './shelf.ts';
 import { OLDER_SHOP_FORMATS, SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
 import { clockTime, currency, id, name } from './plain.ts';
+import { day } from './time.ts';
 
 const times = Joi.object({
   points: Joi.array()
@@ -222,7 +224,15 @@ export const shopFile = Joi.object({
     }),
   ),
   people: Joi.array()
-    .items(Joi.object({ personId: id.required(), name: name.required(), isNamed: Joi.boolean(), isAway }))
+    .items(
+      Joi.object({
+        personId: id.required(),
+        name: name.required(),
+        isNamed: Joi.boolean(),
+        minorUntil: day.allow(null),
+        isAway,
+      }),
+    )
     .required(),
   places: Joi.array()
     .items(
@@ -294,7 +304,14 @@ export const shopFile = Joi.object({
   tins: Joi.array().items(tinLabel),
   packs: Joi.array().items(pack),
   cups: Joi.array().items(cup),
-  gauges: Joi.array().items(Joi.object({ gaugeId: id.required(), name: name.required(), isAway })),
+  gauges: Joi.array().items(
+    Joi.object({
+      gaugeId: id.required(),
+      name: name.required(),
+      kind: Joi.string().valid(...GAUGE_KINDS),
+      isAway,
+    }),
+  ),
   stockFacts: Joi.array().items(
     Joi.object({
       factId: uuid.required(),

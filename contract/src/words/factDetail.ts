@@ -15,6 +15,7 @@ import {
   TEST_CARD_WORDS,
 } from './inspect.ts';
 import { ORIGIN_WORDS } from './route.ts';
+import { KEPT_SAMPLE_WORDS } from './people.ts';
 import { SIGN_SCOPE_WORDS, SPENT_WORDS, WORK_WORDS } from './ledger.ts';
 
 /** What a finding is called: the fault by its name, the sign by what is seen, else its kind. */
@@ -117,6 +118,15 @@ export function factDetail(fact: Fact, named: NamedInFact, units: FigureWords): 
         `${fact.body.facts.length} entries`,
         fact.body.openFindings > 0 && `${fact.body.openFindings} findings open`,
         fact.body.words,
+      );
+    case 'sample-kept':
+      return listed(KEPT_SAMPLE_WORDS[fact.body.what], `kept ${fact.body.where}`, fact.body.note);
+    case 'conceded':
+      return listed(
+        `allowed by ${fact.body.allowedBy}`,
+        fact.body.reference,
+        fact.body.until !== undefined && `until ${fact.body.until}`,
+        fact.body.reason,
       );
     case 'noted':
       return fact.body.text;

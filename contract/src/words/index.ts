@@ -17,3 +17,4 @@ export * from './faults.ts';
 export * from './factDetail.ts';
 export * from './inspect.ts';
 export * from './ledger.ts';
+export * from './people.ts';

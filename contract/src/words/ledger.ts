@@ -41,6 +41,7 @@ export const CHAIN_FAULT_WORDS: Readonly<Record<ChainFault['what'], string>> = {
   'row-changed': 'what is stored is not what was chained',
   'row-missing': 'it was taken out',
   'row-unchained': 'it was put in past the chain',
+  'readings-changed': 'readings of that hour were changed, taken out or put in',
 };
 
 export const SIGN_SCOPE_WORDS: Readonly<Record<SignScope, string>> = {

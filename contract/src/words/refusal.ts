@@ -1,4 +1,5 @@
 import type { CoatRefusal } from '@calvetta/core';
+import { INDUCTION_WORDS, mayWords } from './people.ts';
 import { ACT_WORDS, SHUT_REASON_WORDS } from './bench.ts';
 
 const ALL_THE_SAME = 'say why and it is recorded so.';
@@ -31,6 +32,8 @@ export function coatRefusalWords(refusal: CoatRefusal): string {
       return `that mix is past its pot life and will not cure as it should. Mix afresh; if it was used all the same, ${ALL_THE_SAME}`;
     case 'mix-unknown':
       return `the pot life of that mix is not known here. Ask its sheet; if it was used all the same, ${ALL_THE_SAME}`;
+    case 'not-inducted':
+      return `whoever lays it has no standing induction for ${INDUCTION_WORDS[refusal.to]} (${mayWords(refusal.may)}). Let somebody do it who has; if it was done all the same, ${ALL_THE_SAME}`;
     case 'referred':
       return `${STATE_GLOSS.referred}. Log their answer on the finding; no reason of ours lifts this.`;
     default: {

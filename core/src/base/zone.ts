@@ -98,3 +98,9 @@ export function instantOf(zone: string, day: LocalDay, hour: number, minute = 0)
   for (const offset of [before, after]) if (offsetMs(zone, wall - offset) === offset) return wall - offset;
   return wall - before;
 }
+
+/** The instant at which a day, `2031-03-05`, is over where the shop is. */
+export function endOfDay(zone: string, day: string): number {
+  const [year, month, date] = day.split('-').map(Number);
+  return instantOf(zone, addDays({ year: year!, month: month!, day: date! }, 1), 0);
+}

@@ -1,4 +1,5 @@
 import type { MixClock } from '../cure/potLife.ts';
+import type { HandsTrouble } from '../people/inductions.ts';
 import { windowRule } from '../cure/windows.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { NextAct } from './act.ts';
@@ -31,6 +32,8 @@ export type CoatRefusal =
   | { readonly why: MixTrouble; readonly goneMs: number | null }
   /** The dry film that is logged lies outside what the sheet allows in one coat. */
   | { readonly why: FilmTrouble; readonly dftUm: number; readonly limitUm: number }
+  /** Whoever lays it was not shown how, or it is kept from them. */
+  | HandsTrouble
   | {
       readonly why:
         | (typeof REFUSING)[number]

@@ -29,7 +29,7 @@ import { LEVEL_STANDARDS, LEVEL_WITH } from '../inspect/level.ts';
 import { REPAIRS } from '../inspect/options.ts';
 import { DEEPEST_PIT_MM } from '../inspect/pits.ts';
 import { BROKE_AT, TRIALS } from '../inspect/trial.ts';
-import { SIGN_SCOPES, SPENT_ON, WORK_OPS } from '../ledger/kinds.ts';
+import { KEPT_SAMPLES, SIGN_SCOPES, SPENT_ON, WORK_OPS } from '../ledger/kinds.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
 import { SEEN_PAINT, SEEN_RUST, SEEN_WATER, type Seen } from '../route/surface/seen.ts';
@@ -325,6 +325,16 @@ export const PART_FACTS = {
         approvedData: text(200),
       },
     ),
+  ),
+  /** What is put by, so that somebody can look at it later: where it is kept. */
+  'sample-kept': kind(
+    'Sample kept',
+    object({ what: oneOf(KEPT_SAMPLES), where: text(200) }, { coatFactId: uuid('fact'), note: text(300) }),
+  ),
+  /** Something does not conform and may stay as it is: who allowed it, and by what. */
+  conceded: kind(
+    'Conceded',
+    object({ aboutId: uuid('fact'), allowedBy: text(120), reason }, { reference: text(80), until: day() }),
   ),
   noted: kind('Noted', object({ text: text(2000) })),
   voided: kind('Voided', object({}, { reason }), { isVoiding: true }),

@@ -1,6 +1,7 @@
-import { above0, id, list, number, object, oneOf, orNull, text, type Fits } from '../base/shape.ts';
+import { above0, day, id, list, number, object, oneOf, orNull, text, type Fits } from '../base/shape.ts';
 import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
 import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
+import { INDUCTIONS } from '../people/kinds.ts';
 import { kind, standing, type Envelope } from './envelope.ts';
 
 /** How A and B were measured out. */
@@ -18,7 +19,11 @@ export const STOCK_FACTS = {
   /** What is in it now, weighed or guessed: the difference goes to the unexplained. */
   'tin-weighed': kind(
     'Tin weighed',
-    object({ tinId: id('tin'), ml: level, by: oneOf(['weighed', 'guessed']) }),
+    object(
+      { tinId: id('tin'), ml: level, by: oneOf(['weighed', 'guessed']) },
+      /** The scale it stood on. */
+      { gaugeId: id('gauge') },
+    ),
   ),
   'tin-binned': kind('Tin binned', object({ tinId: id('tin') })),
   mixed: kind(
@@ -36,7 +41,7 @@ export const STOCK_FACTS = {
         thinnerMl: poured,
         placeId: orNull(id('place')),
       },
-      { note: text(300), ratioBy: oneOf(RATIO_BY) },
+      { note: text(300), ratioBy: oneOf(RATIO_BY), gaugeId: id('gauge') },
     ),
   ),
   /** From a cup or straight from a tin: spilt, gone off, left in the gun, used for cleaning. */
@@ -64,9 +69,52 @@ export const STOCK_FACTS = {
       { note: text(300) },
     ),
   ),
+  /** A scale was tried with known masses; what it may be out by is its maker's. */
+  'scale-checked': kind(
+    'Scale checked',
+    object(
+      {
+        gaugeId: id('gauge'),
+        masses: list(object({ massG: number(0, 1_000_000), readG: number(-1000, 1_100_000) }), 1, 20),
+        tolG: number(0, 10_000),
+        tolPct: number(0, 50),
+      },
+      { note: text(300) },
+    ),
+  ),
+  /** Paper that came with a batch: of this tin, and of every other of its product, content and batch. */
+  'batch-certified': kind(
+    'Batch certified',
+    object(
+      { tinId: id('tin'), certificate: text(120) },
+      {
+        /** Its maker has tried a kept sample again and vouches for it up to this day. */
+        goodUntil: day(),
+        note: text(300),
+      },
+    ),
+  ),
+  /** Somebody was shown how, and may do it alone; until a day, where the shop asks for it again. */
+  inducted: kind(
+    'Inducted',
+    object({ whoId: id('person'), to: oneOf(INDUCTIONS) }, { until: day(), note: text(300) }),
+  ),
+  came: kind('Came in', object({ whoId: id('person') })),
+  left: kind('Went home', object({ whoId: id('person') })),
+  /** What a session leaves to the next. */
+  'handed-over': kind('Handed over', object({ text: text(2000) })),
   'stock-voided': kind('Voided', object({}, { reason: text(300) }), { isVoiding: true }),
 } as const;
 export type StockKind = keyof typeof STOCK_FACTS;
+/** Entries about nothing on the shelf: people, gauges, what is left to the next. */
+export const OF_THE_SHOP: readonly StockKind[] = [
+  'gauge-checked',
+  'scale-checked',
+  'inducted',
+  'came',
+  'left',
+  'handed-over',
+];
 export const STOCK_KINDS = Object.keys(STOCK_FACTS) as readonly StockKind[];
 export type StockBodies = { [K in StockKind]: Fits<(typeof STOCK_FACTS)[K]['body']> };
 

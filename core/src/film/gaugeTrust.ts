@@ -1,5 +1,8 @@
 import { standingStock, type StockFact, type StockFactOf } from '../facts/stock.ts';
 
+export const GAUGE_KINDS = ['film', 'scale'] as const;
+export type GaugeKind = (typeof GAUGE_KINDS)[number];
+
 /** A foil of known thickness, and what the gauge said of it; 0: on the bare plate. */
 export interface FoilRead {
   readonly foilUm: number;
@@ -12,6 +15,21 @@ export interface GaugeLimits {
 }
 /** Usual of electronic gauges on metal (common practice, no published source). */
 export const USUAL_LIMITS: GaugeLimits = { tolUm: 2, tolPct: 3 };
+
+/** Usual of a bench scale for paint (common practice, no published source). */
+export const USUAL_SCALE = { tolG: 1, tolPct: 0.5 };
+
+/** How far a scale is out on each known mass, g, and whether that is within its limits. */
+export function judgeScale(
+  masses: readonly { readonly massG: number; readonly readG: number }[],
+  { tolG, tolPct }: { readonly tolG: number; readonly tolPct: number },
+): { readonly passed: boolean; readonly off: readonly { readonly offG: number; readonly mayG: number }[] } {
+  const off = masses.map(({ massG, readG }) => ({
+    offG: readG - massG,
+    mayG: Math.max(tolG, (tolPct / 100) * massG),
+  }));
+  return { passed: masses.length > 0 && off.every((o) => Math.abs(o.offG) <= o.mayG + 1e-9), off };
+}
 
 /** How far it is out on each foil, µm, and whether that is within its limits. */
 export function judgeCheck(
@@ -32,20 +50,26 @@ export interface GaugeTrust {
   readonly checkMs: number | null;
 }
 
-/** The standing checks of a gauge, in order. */
-export const checksOf = (stock: readonly StockFact[], gaugeId: string): StockFactOf<'gauge-checked'>[] =>
+type Check = StockFactOf<'gauge-checked'> | StockFactOf<'scale-checked'>;
+/** The standing checks of a gauge or a scale, in order. */
+export const checksOf = (stock: readonly StockFact[], gaugeId: string): Check[] =>
   standingStock(stock).filter(
-    (s): s is StockFactOf<'gauge-checked'> => s.kind === 'gauge-checked' && s.body.gaugeId === gaugeId,
+    (s): s is Check =>
+      (s.kind === 'gauge-checked' || s.kind === 'scale-checked') && s.body.gaugeId === gaugeId,
   );
+export const hasPassed = (c: Check): boolean =>
+  c.kind === 'gauge-checked'
+    ? judgeCheck(c.body.foils, c.body).passed
+    : judgeScale(c.body.masses, c.body).passed;
 
 /**
- * A check that fails looks back: whatever was read since the last good one is in doubt, because nobody knows when it went wrong; and
- * whatever is read until the next good one.
+ * A check that fails looks back: whatever was read or weighed since the last good one is in doubt, because nobody knows when it went
+ * wrong; and whatever is read until the next good one.
  */
 export function gaugeTrust(stock: readonly StockFact[], gaugeId: string, atMs: number): GaugeTrust {
   const checks = checksOf(stock, gaugeId).map((c) => ({
     atMs: c.happenedAtMs,
-    passed: judgeCheck(c.body.foils, c.body).passed,
+    passed: hasPassed(c),
   }));
   const before = checks.filter((c) => c.atMs <= atMs).at(-1);
   const after = checks.find((c) => c.atMs > atMs);

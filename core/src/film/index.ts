@@ -15,9 +15,13 @@ export { combPrediction } from './wetComb.ts';
 export { type GaugeRefusal, type GaugeAnswer, readGaugeRows } from './gaugeRows.ts';
 export { coatsMissing } from './measured.ts';
 export {
+  GAUGE_KINDS,
+  type GaugeKind,
   checksOf,
   gaugeTrust,
   judgeCheck,
+  judgeScale,
+  USUAL_SCALE,
   USUAL_LIMITS,
   type GaugeLimits,
   type GaugeTrust,

@@ -77,6 +77,8 @@ export const MARK_OF: Readonly<Record<FactKind, Mark>> = {
   'reminder-set': 'note',
   'reminder-done': 'note',
   'signed-off': 'sign',
+  'sample-kept': 'note',
+  conceded: 'found',
   noted: 'note',
   voided: 'note',
 };

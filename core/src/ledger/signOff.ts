@@ -47,6 +47,8 @@ export const TO_SIGNING: Readonly<Record<FactKind, ToSigning>> = {
   cared: 'beside',
   'reminder-set': 'beside',
   'reminder-done': 'beside',
+  'sample-kept': 'beside',
+  conceded: 'record',
   noted: 'beside',
   'signed-off': 'beside',
   voided: 'beside',

@@ -33,20 +33,31 @@ export function addMonths(ms: number, months: number): number {
 export interface Expiry {
   /** Null: not known, because nobody knows when it was made. */
   readonly atMs: number | null;
-  /** What decides: the closed tin's date, or being open. */
-  readonly by: 'closed' | 'opened' | 'unknown';
+  /** What decides: the closed tin's date, being open, or a day up to which its maker vouches for the batch. */
+  readonly by: 'closed' | 'opened' | 'vouched' | 'unknown';
 }
 
 type ShelfTraits = Pick<SheetTraits, 'shelfClosedMonths' | 'shelfOpenedMonths' | 'hardenerOpenedMonths'>;
 
-/** When a tin's content is no longer to be trusted: the earlier of its closed date and, once opened, the opened one. Thinner keeps. */
-export function expiryOf(tin: Tin, openedMs: number | null, traits: ShelfTraits): Expiry {
+/**
+ * When a tin's content is no longer to be trusted: the earlier of its closed date and, once opened, the opened one. Thinner keeps. A
+ * maker who tried a kept sample again may put the closed date off (`vouchedMs`), never the one of an open tin.
+ */
+export function expiryOf(
+  tin: Tin,
+  openedMs: number | null,
+  traits: ShelfTraits,
+  vouchedMs: number | null = null,
+): Expiry {
   if (tin.content === 'thinner') return { atMs: null, by: 'closed' };
-  const closedMs = tin.madeMs === null ? null : addMonths(tin.madeMs, traits.shelfClosedMonths);
+  const printedMs = tin.madeMs === null ? null : addMonths(tin.madeMs, traits.shelfClosedMonths);
+  const isVouched = vouchedMs !== null && (printedMs === null || vouchedMs > printedMs);
+  const closedMs = isVouched ? vouchedMs : printedMs;
   const openMonths = tin.content === 'hardener' ? traits.hardenerOpenedMonths : traits.shelfOpenedMonths;
   const openMs = openedMs === null || openMonths === null ? null : addMonths(openedMs, openMonths);
   if (openMs !== null && (closedMs === null || openMs < closedMs)) return { atMs: openMs, by: 'opened' };
-  return closedMs === null ? { atMs: null, by: 'unknown' } : { atMs: closedMs, by: 'closed' };
+  if (closedMs === null) return { atMs: null, by: 'unknown' };
+  return { atMs: closedMs, by: isVouched ? 'vouched' : 'closed' };
 }
 
 /** A tin with what the ledger and the calendar say of it. */

@@ -12,7 +12,7 @@ import { judgeRoute } from '../route/judge.ts';
 import { RULES } from '../route/rules/index.ts';
 import { addMonths, expiryOf } from '../shelf/tins.ts';
 import { routeSetOf } from './route.ts';
-import { mixById, stockNow, thinPctOf } from './shelf.ts';
+import { mixById, stockNow, thinPctOf, vouchedMs } from './shelf.ts';
 import { stepsNow } from './stepsNow.ts';
 import { staysOf, surfaceOf, type DerivedPart } from './part.ts';
 import type { Snapshot } from './snapshot.ts';
@@ -35,7 +35,8 @@ function mixTold(snapshot: Snapshot, mixId: string | undefined, laidMs: number):
   const tinOf = (tinId: string | null) => tins.find((t) => t.tin.tinId === tinId) ?? null;
   const hardener = tinOf(body.bTinId);
   const paint = tinOf(body.aTinId);
-  const paintEndMs = paint && expiryOf(paint.tin, paint.openedMs, traits).atMs;
+  const paintEndMs =
+    paint && expiryOf(paint.tin, paint.openedMs, traits, vouchedMs(snapshot, paint.row)).atMs;
   const bPerA = recipe.ok ? recipe.value.bPerA : 0;
   const openedMs = hardener?.openedMs ?? null;
   const after = (ms: number | null): number | null => (ms === null ? null : (ms - happenedAtMs) / MINUTE_MS);

@@ -1,3 +1,4 @@
+import { endOfDay } from '../base/zone.ts';
 import { plannedFor, type PlannedCoat } from '../bench/face.ts';
 import { originMs } from '../facts/envelope.ts';
 import { ofKind, standingFacts } from '../facts/part.ts';
@@ -12,6 +13,7 @@ import type { ProductSheet } from '../products/sheet.ts';
 import type { SheetTraits } from '../products/traits.ts';
 import { traitsOf } from '../products/traitsByBinder.ts';
 import { mixedGroups, type LaidFinish, type MixedGroup } from '../shelf/laid.ts';
+import { certificatesOf, vouchedUntil } from '../shelf/certificates.ts';
 import { ledgerOf, type CoatUse, type Ledger, type MixState } from '../shelf/ledger.ts';
 import {
   groupChecks,
@@ -79,7 +81,7 @@ export const stockNow = oncePer((snapshot: Snapshot): StockNow => {
       row,
       levelMl: state?.levelMl ?? 0,
       openedMs,
-      expiry: expiryOf(row, openedMs, productTraits(snapshot, row.productId)),
+      expiry: expiryOf(row, openedMs, productTraits(snapshot, row.productId), vouchedMs(snapshot, row)),
       asksWeighing: state?.asksWeighing ?? false,
       isBinned: state?.isBinned ?? false,
     };
@@ -103,6 +105,12 @@ export const shelfNow = oncePer((snapshot: Snapshot): ShelfNow => {
     hardeners: products.flatMap((id) => hardenerTrouble(tins, id, mixOf(id).bPerA, nowMs) ?? []),
   };
 });
+
+/** The end of the last day a tin's batch is vouched for; null: no paper says so. */
+export function vouchedMs({ shop }: Snapshot, tin: TinRow): number | null {
+  const until = vouchedUntil(certificatesOf(tin, shop.tins, shop.stock));
+  return until === null ? null : endOfDay(shop.workshop.zone, until);
+}
 
 export function productTraits(snapshot: Snapshot, productId: string): SheetTraits {
   const sheet = newestSheet(snapshot.shop.sheets.values(), productId);

@@ -9,6 +9,7 @@ import type { StepGate } from '../route/route.ts';
 import type { StockFact } from '../facts/stock.ts';
 import type { Content, Tin } from '../shelf/tins.ts';
 import type { VolumeSystem } from '../units/quantity.ts';
+import type { GaugeKind } from '../film/gaugeTrust.ts';
 import type { Attendance } from './calendar.ts';
 
 /** What the shop has and its house practice, with the version an edit must name. */
@@ -45,6 +46,8 @@ export interface Person extends CanBeAway {
   readonly name: string;
   /** Has agreed to stand on paper by name. */
   readonly isNamed: boolean;
+  /** Under age until that day, `2031-03-05`; null: of age. */
+  readonly minorUntil: string | null;
 }
 
 export interface PlaceInfo extends CanBeAway {
@@ -55,10 +58,11 @@ export interface PlaceInfo extends CanBeAway {
   readonly setpointC: number | null;
 }
 
-/** What films are read with: it has a name of its own, and checks. */
+/** What films are read with, or paint is weighed on: it has a name of its own, and checks. */
 export interface GaugeInfo extends CanBeAway {
   readonly gaugeId: string;
   readonly name: string;
+  readonly kind: GaugeKind;
 }
 
 export interface Probe extends CanBeAway {

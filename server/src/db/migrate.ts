@@ -65,7 +65,7 @@ export async function layOut(
 }
 
 /** What only grows: the server's own role may add to these and read them. */
-const APPEND_ONLY = ['fact', 'sheet', 'picture', 'event', 'chain', 'migration'];
+const APPEND_ONLY = ['fact', 'sheet', 'picture', 'event', 'reading', 'reading_seal', 'chain', 'migration'];
 
 /** What of a workshop may be changed. */
 const WORKSHOP_CHANGES = [

@@ -77,7 +77,7 @@ describe('a dossier on paper', () => {
       '62 µm measured',
       '=SUM(A1)',
       'Ines',
-      'went on against a rule: for the test',
+      'Laid against a rule: for the test',
       'stripping, 1.5 h',
       'dent or low',
       hash.slice(0, 4),

@@ -2,6 +2,7 @@ import {
   type Dossier,
   type DossierPart,
   type FactView,
+  type NonConformance,
   type RouteStepView,
   type SignOffView,
 } from '@calvetta/core';
@@ -14,6 +15,8 @@ import {
   findingName,
   HEADLINE_WORDS,
   HOW_WORDS,
+  KEPT_SAMPLE_WORDS,
+  nonConformityWords,
   SIGN_LIMITS,
   SIGN_SCOPE_WORDS,
   SIGN_STATE_WORDS,
@@ -127,6 +130,8 @@ async function onePart(paper: Paper, p: DossierPart, d: Dossier, say: Sayer, bes
     paper.pictures(pictures);
   }
   routeAndTests(paper, p, say);
+  notConforming(paper, p, say);
+  samples(paper, p, say);
   signOffs(paper, p, say);
   openMatters(paper, p);
   recipe(paper, p);
@@ -229,6 +234,36 @@ function recordText(s: RouteStepView, say: Sayer): string {
   ]
     .filter((x) => x !== null)
     .join(', ');
+}
+
+/** What does not conform, and what allows it to stay. */
+function notConforming(paper: Paper, p: DossierPart, say: Sayer): void {
+  const list = p.detail.nonConformances;
+  if (list.length === 0) return;
+  paper.heading('Does not conform', 'sub');
+  paper.table(
+    [
+      { head: 'When', share: 2.4, cell: (n: NonConformance) => say.when(n.atMs) },
+      { head: 'What', share: 5, cell: (n) => nonConformityWords(n.why, say) },
+      { head: 'May stay', share: 5, cell: (n) => concessionText(n) },
+    ],
+    list,
+  );
+}
+function concessionText({ concession: c }: NonConformance): string {
+  if (c === null) return 'not answered';
+  const until = c.untilDay === null ? '' : ` until ${c.untilDay}${c.isOver ? ', which is over' : ''}`;
+  return `allowed${until} by ${c.allowedBy}${c.reference === null ? '' : ` (${c.reference})`}: ${c.reason}`;
+}
+
+/** What was put by, and where it is. */
+function samples(paper: Paper, p: DossierPart, say: Sayer): void {
+  if (p.samples.length === 0) return;
+  paper.heading('Kept', 'sub');
+  for (const s of p.samples)
+    paper.line(
+      `${KEPT_SAMPLE_WORDS[s.body.what]}, ${say.when(s.happenedAtMs)}: ${s.body.where}${s.body.note === undefined ? '' : `; ${s.body.note}`}.`,
+    );
 }
 
 /** Who signed for it, and what that is worth now. */

@@ -46,8 +46,6 @@ export function filmOn(paper: Paper, p: DossierPart, say: Sayer): void {
     p.coats,
   );
   windowsOf(paper, p, say);
-  for (const c of p.coats)
-    if (c.reason !== null) paper.line(`Coat ${c.no} went on against a rule: ${c.reason}`);
   if (p.films.length > 0)
     paper.table(
       [
@@ -86,6 +84,10 @@ const batchText = (c: DossierCoat): string =>
   [
     c.batch ?? 'not noted',
     c.hardenerBatch === null ? null : `hardener ${c.hardenerBatch}`,
+    ...c.certificates.map(
+      (k) =>
+        `certificate ${k.certificate}${k.goodUntil === null ? '' : `, vouched for until ${k.goodUntil}`}`,
+    ),
     c.thinPct === null || c.thinPct === 0 ? null : `thinned ${c.thinPct.toFixed(0)} %`,
     c.mixAgeMin === null ? null : `mix ${c.mixAgeMin.toFixed(0)} min old`,
   ]

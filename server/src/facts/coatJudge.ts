@@ -1,11 +1,18 @@
 import {
   coatedFace,
+  coatTakes,
   coatVerdict,
+  handsTrouble,
   isFinal,
+  mayAt,
   mixById,
   originMs,
   standingFacts,
+  TOOLS,
   type Fact,
+  type HandsTrouble,
+  type ProductSheet,
+  type ShopState,
 } from '@calvetta/core';
 import type { FactInput } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
@@ -40,6 +47,8 @@ export async function coatJudge(
     // Another process has just made it, and this one has not heard: asked again in a moment it can be judged.
     if (!part || !sheet) throw new AppError('busy', {});
     const mix = snapshot && typeof mixId === 'string' ? mixById(snapshot, mixId) : null;
+    const hands = reason === undefined && then ? handsOf(then.shop, sheet, e) : null;
+    if (hands) throw new AppError('coat-refused', { ...hands });
     for (const face of part.state.faces.filter((x) => e.face === null || x.face === e.face)) {
       const dftUm = typeof e.body.dftUm === 'number' ? e.body.dftUm : null;
       const refusal = coatVerdict(coatedFace(face), sheet, mix?.clock ?? null, happenedMs, dftUm);
@@ -47,6 +56,15 @@ export async function coatJudge(
         throw new AppError('coat-refused', { ...refusal });
     }
   };
+}
+
+/** Whoever laid it may not do so alone, by the inductions on record at that time. */
+function handsOf(shop: ShopState, sheet: ProductSheet, e: EntryInput): HandsTrouble | null {
+  const person = shop.people.find((p) => p.personId === e.personId);
+  const tool = TOOLS.find((t) => t === e.body['tool']);
+  if (!person || !tool) return null;
+  const atMs = Date.parse(e.endedAt ?? e.happenedAt);
+  return handsTrouble(e.personId, coatTakes(sheet, tool), (to) => mayAt({ shop }, person, to, atMs));
 }
 
 /** The facts that stand, but the one that is being corrected. */

@@ -70,7 +70,18 @@ const found = (nowMs: () => number): KindChecks => ({
   },
 });
 
+/** Of what may be conceded: entries that say how something is or was done. */
+const MAY_BE_CONCEDED: readonly string[] = ['film-read', 'coated', 'stripped', 'found'];
+const conceded: KindChecks = {
+  async check(tx, workshopId, e) {
+    const about = (await standingOf(tx, workshopId, e)).find((f) => f.factId === e.body['aboutId']);
+    if (!about || !MAY_BE_CONCEDED.includes(about.kind))
+      throw new AppError('unknown-reference', { fields: ['body.aboutId'] });
+  },
+};
+
 export const findingChecks = (nowMs: () => number): Checks => ({
+  conceded,
   found: found(nowMs),
   'finding-answered': ofFinding,
   'remedy-set': ofFinding,

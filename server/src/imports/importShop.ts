@@ -138,8 +138,8 @@ async function insertShelf(tx: Db, file: ShopFile): Promise<void> {
   for (const p of file.packs ?? []) await insertPack(tx, id, p);
   for (const g of file.gauges ?? [])
     await tx.query(
-      `insert into gauge (workshop_id, gauge_id, name, put_away_at) values ($1, $2, $3, ${AWAY('$4')})`,
-      [id, g.gaugeId, g.name, isAway(g)],
+      `insert into gauge (workshop_id, gauge_id, name, put_away_at, kind) values ($1, $2, $3, ${AWAY('$4')}, $5)`,
+      [id, g.gaugeId, g.name, isAway(g), g.kind ?? 'film'],
     );
   for (const c of file.cups ?? []) await insertCup(tx, id, c);
   for (const t of file.templates ?? []) await insertTemplate(tx, id, t);
@@ -191,8 +191,8 @@ async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<voi
     );
   for (const p of file.people)
     await tx.query(
-      `insert into person (workshop_id, person_id, name, put_away_at, is_named) values ($1, $2, $3, ${AWAY('$4')}, $5)`,
-      [id, p.personId, p.name, isAway(p), p.isNamed ?? false],
+      `insert into person (workshop_id, person_id, name, put_away_at, is_named, minor_until) values ($1, $2, $3, ${AWAY('$4')}, $5, $6)`,
+      [id, p.personId, p.name, isAway(p), p.isNamed ?? false, p.minorUntil ?? null],
     );
   for (const [i, p] of file.places.entries())
     await tx.query(

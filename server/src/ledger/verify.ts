@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { ChainFault, ChainHead, ChainVerdict, SignedHead } from '@calvetta/contract';
 import type { Database, Db } from '../db/db.ts';
+import { brokenSeals } from './seals.ts';
 
 /**
  * Whether the record was rewritten: every link is worked out again from its text, every row is held against the text that was chained of
@@ -55,9 +56,13 @@ export function verifyChain(
     const walk = await walkLinks(tx, workshopId, known);
     const rows = await rowFaults(tx, workshopId);
     const changing = await changingFaults(tx, workshopId);
+    const seals = await brokenSeals(tx, workshopId);
+    const readings = await sealFaults(tx, workshopId, seals.broken);
     const own = kept.filter((h) => h.chain === workshopId);
     const lost = await lostHeads(tx, workshopId, own);
-    const faults = [...walk.faults, ...rows, ...changing].sort((a, b) => a.seq - b.seq).slice(0, MOST_FAULTS);
+    const faults = [...walk.faults, ...rows, ...changing, ...readings]
+      .sort((a, b) => a.seq - b.seq)
+      .slice(0, MOST_FAULTS);
     return {
       head: walk.head,
       links: walk.links,
@@ -65,6 +70,7 @@ export function verifyChain(
         faults.length === 0 &&
         lost.every((h) => h.isRestored) &&
         (known === null || walk.knownAt !== 'missing'),
+      sealedToMs: seals.sealedToMs,
       kept: own.length,
       lost,
       faults,
@@ -104,6 +110,7 @@ const CHAINED = [
   { kind: 'fact', on: 'r.fact_id = c.id::uuid', id: 'r.fact_id::text', row: 'to_jsonb(r)' },
   { kind: 'sheet', on: 'r.sheet_id = c.id', id: 'r.sheet_id', row: 'to_jsonb(r)' },
   { kind: 'event', on: 'r.event_id = c.id::uuid', id: 'r.event_id::text', row: 'to_jsonb(r)' },
+  { kind: 'reading_seal', on: 'r.seal_id = c.id::uuid', id: 'r.seal_id::text', row: 'to_jsonb(r)' },
   { kind: 'picture', on: 'r.picture_id = c.id', id: 'r.picture_id', row: 'chained_row(r)' },
 ] as const;
 
@@ -133,6 +140,17 @@ async function rowFaults(tx: Db, workshopId: string): Promise<ChainFault[]> {
     faults.push(...differ.rows, ...unchained.rows);
   }
   return faults;
+}
+
+/** Seals that are broken, with their place in the chain. */
+async function sealFaults(tx: Db, workshopId: string, broken: readonly string[]): Promise<ChainFault[]> {
+  if (broken.length === 0) return [];
+  const { rows } = await tx.query<ChainFault>(
+    `select seq::float8 as seq, kind, id, 'readings-changed' as what from chain
+      where workshop_id = $1 and kind = 'reading_seal' and id = any($2)`,
+    [workshopId, broken],
+  );
+  return rows;
 }
 
 /** Tables whose rows change: there is a link for every change, and the newest is what must stand there. */

@@ -1,4 +1,4 @@
-import { originMs, type Content, type StockBodies, type StockFact } from '@calvetta/core';
+import { originMs, type Content, type GaugeKind, type StockBodies, type StockFact } from '@calvetta/core';
 import type { NewTinInput, StockFactInput, TinRow } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
 import type { Deps } from '../deps.ts';
@@ -106,6 +106,22 @@ const STOCK_CHECKS: Checks = {
       if (tin) checkOpened(tin, e.happenedAt);
     },
   },
+  'gauge-checked': { check: (tx, workshopId, e) => checkKind(tx, workshopId, e, 'film') },
+  'scale-checked': { check: (tx, workshopId, e) => checkKind(tx, workshopId, e, 'scale') },
+  'batch-certified': {
+    async check(tx, workshopId, e) {
+      const tin = await findTin(tx, workshopId, String(e.body['tinId']));
+      if (tin?.batch === null)
+        throw invalidInput([
+          {
+            field: 'body.tinId',
+            code: 'no-batch',
+            got: tin.tinId,
+            accepts: 'a tin whose batch is known: write the batch on the tin first',
+          },
+        ]);
+    },
+  },
   mixed: {
     check: (tx, workshopId, e) => checkPoured(tx, workshopId, mixedBody(e)),
     /** A mix that coats were laid from did happen: its amounts may be corrected, not its being, nor made later than them. */
@@ -120,6 +136,20 @@ const STOCK_CHECKS: Checks = {
     },
   },
 };
+
+/** A film gauge is tried on foils, a scale with masses. */
+async function checkKind(tx: Db, workshopId: string, e: EntryInput, kind: GaugeKind): Promise<void> {
+  const { rows } = await tx.query<{ kind: GaugeKind }>(
+    'select kind from gauge where workshop_id = $1 and gauge_id = $2',
+    [workshopId, e.body['gaugeId']],
+  );
+  if (!rows[0] || rows[0].kind === kind) return;
+  const accepts =
+    kind === 'film'
+      ? 'a gauge of films: a scale is tried with masses'
+      : 'a scale: a gauge of films is tried on foils';
+  throw invalidInput([{ field: 'body.gaugeId', code: 'other-gauge', got: e.body['gaugeId'], accepts }]);
+}
 
 function checkOpened(tin: TinRow, happenedAt: string): void {
   if (tin.madeMs === null || Date.parse(happenedAt) >= tin.madeMs) return;

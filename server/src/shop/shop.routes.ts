@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { CATALOGUE_SHEETS, type MeansInfo, type Workshop } from '@calvetta/core';
+import { CATALOGUE_SHEETS, peopleView, type MeansInfo, type Workshop } from '@calvetta/core';
 import type { ShopInfo } from '@calvetta/contract';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
@@ -9,7 +9,7 @@ import { valid } from '../http/validate.ts';
 import type { Db } from '../db/db.ts';
 import { write } from '../write.ts';
 import { evidenceOf } from '../ledger/ledger.sql.ts';
-import { needShop } from './needShop.ts';
+import { needShop, needSnapshot } from './needShop.ts';
 import { loadDemo } from './demo.ts';
 import { findWorkshop, insertWorkshop, updateMeans, updateShop } from './shop.sql.ts';
 import { listTemplates } from '../templates/templates.sql.ts';
@@ -22,6 +22,10 @@ export function shopRoutes(deps: Deps): Router {
     const { people, places, probes, gauges, attendance } = shop;
     const body: ShopInfo = { ...shop.workshop, people, places, probes, gauges, attendance };
     res.json(body);
+  });
+  /** Who may do what, who is in, what was left to the next, and what can be measured with. */
+  router.get('/people', async (_req, res) => {
+    res.json(peopleView(await needSnapshot(deps)));
   });
   /** A shop of one's own, with the families of products that ship. */
   router.post('/shop', async (req, res) => {

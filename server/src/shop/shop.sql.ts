@@ -136,7 +136,7 @@ const IS_AWAY = 'put_away_at is not null as "isAway"';
 
 export async function listPeople(db: Db, workshopId: string): Promise<Person[]> {
   const { rows } = await db.query<Person>(
-    `select person_id as "personId", name, is_named as "isNamed", version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
+    `select person_id as "personId", name, is_named as "isNamed", to_char(minor_until, 'YYYY-MM-DD') as "minorUntil", version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
     [workshopId],
   );
   return rows;
@@ -153,7 +153,7 @@ export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[
 
 export async function listGauges(db: Db, workshopId: string): Promise<GaugeInfo[]> {
   const { rows } = await db.query<GaugeInfo>(
-    `select gauge_id as "gaugeId", name, version, ${IS_AWAY} from gauge where workshop_id = $1 order by name`,
+    `select gauge_id as "gaugeId", name, kind, version, ${IS_AWAY} from gauge where workshop_id = $1 order by name`,
     [workshopId],
   );
   return rows;

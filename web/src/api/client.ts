@@ -26,6 +26,7 @@ import type {
   InspectView,
   Learned,
   Lesson,
+  PeopleView,
   RecallView,
   RiverView,
   SnapshotSource,
@@ -175,6 +176,7 @@ export const getPlan = (): Promise<PlanResponse> => call('/plan');
 export const getSource = (): Promise<SnapshotSource> => call('/source');
 export const getTemplates = (): Promise<TemplatesResponse> => call('/templates');
 export const getJob = (jobId: string): Promise<ImportJob> => call(`/import/jobs/${jobId}`);
+export const getPeopleView = (): Promise<PeopleView> => call('/people');
 export const getShelf = (): Promise<ShelfResponse> => call('/shelf');
 export const getLeftover = (mixId: string): Promise<LeftoverResponse> =>
   call(`/mixes/${encodeURIComponent(mixId)}/leftover`);

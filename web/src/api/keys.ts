@@ -1,6 +1,7 @@
 /** Names under which answers are kept: the one list of them, so that what is asked and what is dropped never miss each other. */
 export const KEYS = {
   shop: ['shop'],
+  people: ['people'],
   door: ['door'],
   accounts: ['door', 'accounts'],
   /** Below what it is of, so that what makes that stale makes this stale. */
@@ -36,6 +37,7 @@ export const DERIVED = [
   'inspect',
   'ledger',
   'aftercare',
+  'people',
   'air',
   'shelf',
   'leftover',

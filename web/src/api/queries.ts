@@ -19,6 +19,7 @@ import {
   getLeftover,
   getMachines,
   getPart,
+  getPeopleView,
   getPlaceAir,
   getPlan,
   getRecall,
@@ -38,6 +39,9 @@ export const useShop = () =>
     queryFn: getShop,
     staleTime: 300_000,
   });
+/** Who may do what, who is in, what was left to the next. */
+export const usePeopleView = () =>
+  useQuery({ queryKey: KEYS.people, queryFn: getPeopleView, refetchInterval: RENEW_MS });
 /** Who may come in here, and who has. Asked once; what shuts the door asks again. */
 export const useDoor = () =>
   useQuery({ queryKey: KEYS.door, queryFn: getDoor, staleTime: 300_000, retry: false });

@@ -1,18 +1,21 @@
 import type { ComponentType } from 'react';
 import { useDialogs, type DialogKind, type DialogProps } from '../state/dialogs.ts';
 import { AreaDialog } from './AreaDialog.tsx';
+import { ConcedeDialog } from './ConcedeDialog.tsx';
 import { CorrectMixDialog } from './CorrectMixDialog.tsx';
 import { CupDialog } from './CupDialog.tsx';
 import { EditPartDialog } from './EditPartDialog.tsx';
 import { FilmDialog } from './FilmDialog.tsx';
 import { FindDialog } from './FindDialog.tsx';
 import { GaugeCheckDialog } from './GaugeCheckDialog.tsx';
+import { HandoverDialog } from './HandoverDialog.tsx';
 import { ImportDialog } from './ImportDialog.tsx';
 import { KeysDialog } from './KeysDialog.tsx';
 import { LabelDialog } from './LabelDialog.tsx';
 import { ManyDialog } from './ManyDialog.tsx';
 import { MachineDialog } from './MachineDialog.tsx';
 import { NewPartDialog } from './NewPartDialog.tsx';
+import { PersonDialog } from './PersonDialog.tsx';
 import { PinDialog } from './PinDialog.tsx';
 import { PlaceDialog } from './PlaceDialog.tsx';
 import { ProbeDialog } from './ProbeDialog.tsx';
@@ -45,6 +48,9 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   'new-part': NewPartDialog,
   'sign-off': SignOffDialog,
   'gauge-check': GaugeCheckDialog,
+  person: PersonDialog,
+  handover: HandoverDialog,
+  concede: ConcedeDialog,
   keys: KeysDialog,
   pin: PinDialog,
   find: FindDialog,

@@ -19,6 +19,7 @@ import { Button } from '../ui/Button.tsx';
 import { Choice } from '../forms/Field.tsx';
 import { QuantityField, SelectField } from '../forms/fields.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { MeasuredWith, useMeasuredWith } from '../forms/MeasuredWith.tsx';
 import { maybe, quantity } from '../forms/read.ts';
 import { useDraft, type Bound } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
@@ -133,24 +134,6 @@ function StillWet({
   );
 }
 
-/** The gauges there are, and the one this device last read with; null: not noted. */
-function useGauge() {
-  const gauges = (useShop().data?.gauges ?? []).filter((g) => !g.isAway);
-  const last = usePrefs((s) => s.gaugeId);
-  return { gauges, gaugeId: gauges.some((g) => g.gaugeId === last) ? last : null };
-}
-function ReadWith({ gauges, gaugeId }: ReturnType<typeof useGauge>) {
-  if (gauges.length === 0) return null;
-  return (
-    <SelectField
-      label="Read with"
-      value={gaugeId ?? ''}
-      options={[{ value: '', text: 'not noted' }, ...gauges.map((g) => ({ value: g.gaugeId, text: g.name }))]}
-      onChange={(id) => usePrefs.getState().setGauge(id === '' ? null : id)}
-    />
-  );
-}
-
 function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClose: () => void }) {
   const record = useRecord();
   const save = useSave();
@@ -161,7 +144,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
   const [rule, setRule] = useState<AcceptanceRule>('iso-19840');
   const [zero, setZero] = useState<GaugeZero>('smooth');
   const [profile, setProfile] = useState<ProfileGrade>(part.card.profileUm >= 40 ? 'medium' : 'none');
-  const { gauges, gaugeId } = useGauge();
+  const gaugeId = useMeasuredWith('film');
   const draft = useDraft(
     { nominalUm: film('Specified film', filmUnit), maxUm: maybe(film('Most', filmUnit)) },
     () => ({ nominalUm: shownFilm(nominalOf(part.card), filmUnit), maxUm: '' }),
@@ -207,7 +190,7 @@ function FilmForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
             list={readings.map((r) => r.um)}
             onRemove={(i) => setReadings(readings.filter((_, k) => k !== i))}
           />
-          <ReadWith gauges={gauges} gaugeId={gaugeId} />
+          <MeasuredWith kind="film" />
           <JudgedBy
             {...{ rule, setRule, zero, setZero, profile, setProfile, areaM2 }}
             nominal={draft.bind('nominalUm')}

@@ -1,5 +1,12 @@
 import { useState } from 'react';
-import { judgeCheck, USUAL_LIMITS, type GaugeLimits } from '@calvetta/core';
+import {
+  judgeCheck,
+  judgeScale,
+  USUAL_LIMITS,
+  USUAL_SCALE,
+  type GaugeKind,
+  type StockBodies,
+} from '@calvetta/core';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave } from '../forms/useSave.ts';
@@ -10,56 +17,123 @@ import { Panel } from '../ui/Panel.tsx';
 interface Props {
   readonly gaugeId: string;
   readonly name: string;
+  readonly of: GaugeKind;
   readonly onClose: () => void;
 }
-/** Bare plate and three foils, as most sets have them; each thickness is as printed on its own foil. */
-const SET = ['0', '50', '125', '250'];
+/** What is known and what was read of it, in the unit of the kind. */
+interface Tried {
+  readonly known: number;
+  readonly read: number;
+}
+/** So many of the unit, or so many per cent of what is known, whichever is more. */
+interface MayBe {
+  readonly least: number;
+  readonly pct: number;
+}
+interface Judged {
+  readonly passed: boolean;
+  readonly off: readonly { readonly off: number; readonly may: number }[];
+}
+
+interface Kind {
+  readonly unit: string;
+  readonly what: string;
+  /** What it is tried with, as most sets have it. */
+  readonly set: readonly string[];
+  readonly usual: MayBe;
+  readonly subtitle: string;
+  readonly judge: (tried: readonly Tried[], may: MayBe) => Judged;
+}
+const KINDS: Readonly<Record<GaugeKind, Kind>> = {
+  film: {
+    unit: 'µm',
+    what: 'Foil',
+    // Bare plate and three foils; each thickness is as printed on its own foil.
+    set: ['0', '50', '125', '250'],
+    usual: { least: USUAL_LIMITS.tolUm, pct: USUAL_LIMITS.tolPct },
+    subtitle: 'on its own foils, set as you will use it',
+    judge: (tried, { least, pct }) => {
+      const said = judgeCheck(foilsOf(tried), { tolUm: least, tolPct: pct });
+      return { passed: said.passed, off: said.off.map((o) => ({ off: o.offUm, may: o.mayUm })) };
+    },
+  },
+  scale: {
+    unit: 'g',
+    what: 'Mass',
+    // Empty, and what lies between a cup and a tin; each mass is as marked on it.
+    set: ['0', '100', '500', '2000'],
+    usual: { least: USUAL_SCALE.tolG, pct: USUAL_SCALE.tolPct },
+    subtitle: 'with known masses, on a level bench',
+    judge: (tried, { least, pct }) => {
+      const said = judgeScale(massesOf(tried), { tolG: least, tolPct: pct });
+      return { passed: said.passed, off: said.off.map((o) => ({ off: o.offG, may: o.mayG })) };
+    },
+  },
+};
+const foilsOf = (tried: readonly Tried[]) => tried.map((t) => ({ foilUm: t.known, readUm: t.read }));
+const massesOf = (tried: readonly Tried[]) => tried.map((t) => ({ massG: t.known, readG: t.read }));
 
 const figure = (text: string): number | null => {
   const n = Number(text.replace(',', '.'));
   return text.trim() === '' || !Number.isFinite(n) ? null : n;
 };
 
-/** A gauge tried on foils of known thickness. What it may be out by is its maker's. */
-export function GaugeCheckDialog({ gaugeId, name, onClose }: Props) {
+/** A gauge tried on foils, a scale with masses that are known. What it may be out by is its maker's. */
+export function GaugeCheckDialog({ gaugeId, name, of, onClose }: Props) {
   const stock = useStock();
   const save = useSave();
-  const [rows, setRows] = useState(SET.map((foil) => ({ foil, read: '' })));
-  const [tol, setTol] = useState({ um: String(USUAL_LIMITS.tolUm), pct: String(USUAL_LIMITS.tolPct) });
+  const kind = KINDS[of];
+  const [rows, setRows] = useState(kind.set.map((known) => ({ known, read: '' })));
+  const [tol, setTol] = useState({ least: String(kind.usual.least), pct: String(kind.usual.pct) });
   const set = (i: number, patch: object): void =>
     setRows(rows.map((r, k) => (k === i ? { ...r, ...patch } : r)));
-  const foils = rows.flatMap((r) => {
-    const [foilUm, readUm] = [figure(r.foil), figure(r.read)];
-    return foilUm === null || readUm === null ? [] : [{ foilUm, readUm }];
+  const tried = rows.flatMap((r): Tried[] => {
+    const [known, read] = [figure(r.known), figure(r.read)];
+    return known === null || read === null ? [] : [{ known, read }];
   });
-  const limits = { tolUm: figure(tol.um) ?? 0, tolPct: figure(tol.pct) ?? 0 };
-  const said = judgeCheck(foils, limits);
+  const may = { least: figure(tol.least) ?? 0, pct: figure(tol.pct) ?? 0 };
+  const said = kind.judge(tried, may);
+  const film = (): StockBodies['gauge-checked'] => ({
+    gaugeId,
+    foils: foilsOf(tried),
+    tolUm: may.least,
+    tolPct: may.pct,
+  });
+  const scale = (): StockBodies['scale-checked'] => ({
+    gaugeId,
+    masses: massesOf(tried),
+    tolG: may.least,
+    tolPct: may.pct,
+  });
   const store = (): void =>
     save.run(
-      () => stock({ kind: 'gauge-checked', about: name, body: { gaugeId, foils, ...limits } }),
+      () =>
+        of === 'film'
+          ? stock({ kind: 'gauge-checked', about: name, body: film() })
+          : stock({ kind: 'scale-checked', about: name, body: scale() }),
       onClose,
     );
   return (
-    <Panel title={`Check ${name}`} subtitle="on its own foils, set as you will use it" onClose={onClose}>
+    <Panel title={`Check ${name}`} subtitle={kind.subtitle} onClose={onClose}>
       <form
         className="flex flex-col gap-3"
         onSubmit={(e) => {
           e.preventDefault();
-          if (foils.length > 0) store();
+          if (tried.length > 0) store();
         }}
       >
-        <Foils rows={rows} set={set} limits={limits} />
-        <MayBeOut tol={tol} onChange={setTol} />
-        {foils.length > 0 ? (
+        <Readings kind={kind} rows={rows} set={set} may={may} />
+        <MayBeOut unit={kind.unit} tol={tol} onChange={setTol} />
+        {tried.length > 0 ? (
           <p role="status" className={`border-l-4 pl-3 ${said.passed ? 'border-ink' : 'border-bad'}`}>
             {said.passed
               ? 'It passes.'
-              : 'It fails: whatever was read with it since its last good check is in doubt.'}
+              : `It fails: whatever was ${of === 'film' ? 'read' : 'weighed'} with it since its last good check is in doubt.`}
           </p>
         ) : null}
         <FormTrouble words={save.trouble} />
         <Foot>
-          <Button type="submit" look="main" disabled={foils.length === 0 || save.isBusy}>
+          <Button type="submit" look="main" disabled={tried.length === 0 || save.isBusy}>
             Store the check
           </Button>
         </Foot>
@@ -68,18 +142,22 @@ export function GaugeCheckDialog({ gaugeId, name, onClose }: Props) {
   );
 }
 
-interface FoilsProps {
-  readonly rows: readonly { readonly foil: string; readonly read: string }[];
+interface ReadingsProps {
+  readonly kind: Kind;
+  readonly rows: readonly { readonly known: string; readonly read: string }[];
   readonly set: (i: number, patch: object) => void;
-  readonly limits: GaugeLimits;
+  readonly may: MayBe;
 }
-function Foils({ rows, set, limits }: FoilsProps) {
+function Readings({ kind, rows, set, may }: ReadingsProps) {
+  const { what, unit } = kind;
   return (
     <table className="w-full max-w-[420px] text-left">
       <thead className="figure text-[13px] text-quiet">
         <tr>
-          <th className="font-normal">Foil, µm</th>
-          <th className="font-normal">It reads, µm</th>
+          <th className="font-normal">
+            {what}, {unit}
+          </th>
+          <th className="font-normal">It reads, {unit}</th>
           <th className="font-normal">Out by</th>
         </tr>
       </thead>
@@ -89,23 +167,23 @@ function Foils({ rows, set, limits }: FoilsProps) {
           <tr key={i}>
             <td className="pr-2">
               <input
-                aria-label={`Foil ${i + 1}, µm`}
+                aria-label={`${what} ${i + 1}, ${unit}`}
                 inputMode="decimal"
                 className="w-24"
-                value={r.foil}
-                onChange={(e) => set(i, { foil: e.target.value })}
+                value={r.known}
+                onChange={(e) => set(i, { known: e.target.value })}
               />
             </td>
             <td className="pr-2">
               <input
-                aria-label={`It reads foil ${i + 1} as, µm`}
+                aria-label={`It reads ${what.toLowerCase()} ${i + 1} as, ${unit}`}
                 inputMode="decimal"
                 className="w-24"
                 value={r.read}
                 onChange={(e) => set(i, { read: e.target.value })}
               />
             </td>
-            <OutBy foil={figure(r.foil)} read={figure(r.read)} limits={limits} />
+            <OutBy kind={kind} known={figure(r.known)} read={figure(r.read)} may={may} />
           </tr>
         ))}
       </tbody>
@@ -114,21 +192,22 @@ function Foils({ rows, set, limits }: FoilsProps) {
 }
 
 interface TolProps {
-  readonly tol: { readonly um: string; readonly pct: string };
-  readonly onChange: (tol: { readonly um: string; readonly pct: string }) => void;
+  readonly unit: string;
+  readonly tol: { readonly least: string; readonly pct: string };
+  readonly onChange: (tol: { readonly least: string; readonly pct: string }) => void;
 }
-function MayBeOut({ tol, onChange }: TolProps) {
+function MayBeOut({ unit, tol, onChange }: TolProps) {
   return (
     <p className="flex flex-wrap items-center gap-2 text-[14px]">
       It may be out by
       <input
-        aria-label="It may be out by, µm"
+        aria-label={`It may be out by, ${unit}`}
         inputMode="decimal"
         className="w-16"
-        value={tol.um}
-        onChange={(e) => onChange({ ...tol, um: e.target.value })}
+        value={tol.least}
+        onChange={(e) => onChange({ ...tol, least: e.target.value })}
       />
-      µm or
+      {unit} or
       <input
         aria-label="It may be out by, per cent"
         inputMode="decimal"
@@ -141,22 +220,20 @@ function MayBeOut({ tol, onChange }: TolProps) {
   );
 }
 
-function OutBy({
-  foil,
-  read,
-  limits,
-}: {
-  readonly foil: number | null;
+interface OutByProps {
+  readonly kind: Kind;
+  readonly known: number | null;
   readonly read: number | null;
-  readonly limits: GaugeLimits;
-}) {
-  if (foil === null || read === null) return <td />;
-  const { passed, off } = judgeCheck([{ foilUm: foil, readUm: read }], limits);
-  const { offUm, mayUm } = off[0]!;
+  readonly may: MayBe;
+}
+function OutBy({ kind, known, read, may }: OutByProps) {
+  if (known === null || read === null) return <td />;
+  const { passed, off } = kind.judge([{ known, read }], may);
+  const one = off[0]!;
   return (
     <td className={passed ? 'text-quiet' : 'text-bad'}>
-      {offUm > 0 ? '+' : ''}
-      {offUm.toFixed(1)} of {mayUm.toFixed(1)} µm
+      {one.off > 0 ? '+' : ''}
+      {one.off.toFixed(1)} of {one.may.toFixed(1)} {kind.unit}
     </td>
   );
 }

@@ -13,6 +13,7 @@ import { useMoney } from '../ui/money.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 import { tinName } from '../words/tinWords.ts';
+import { BatchPapers } from './BatchPapers.tsx';
 import { labelReaders } from './ReceiveDialog.tsx';
 
 interface Props {
@@ -26,7 +27,14 @@ export function LabelDialog({ tinId, onClose }: Props) {
   const tin = shelf.data?.tins.find((t) => t.tinId === tinId);
   return (
     <Panel title="Correct the label" subtitle={tin ? tinName(tin) : ''} onClose={onClose}>
-      {tin ? <LabelForm tin={tin} onClose={onClose} /> : <Waiting error={shelf.error} what="tin" />}
+      {tin ? (
+        <div className="flex flex-col gap-4">
+          <BatchPapers tin={tin} />
+          <LabelForm tin={tin} onClose={onClose} />
+        </div>
+      ) : (
+        <Waiting error={shelf.error} what="tin" />
+      )}
     </Panel>
   );
 }

@@ -4,6 +4,7 @@ import { useSheets, useShelf } from '../api/queries.ts';
 import { NumberField } from '../forms/fields.tsx';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
+import { MeasuredWith, useMeasuredWith } from '../forms/MeasuredWith.tsx';
 import { number } from '../forms/read.ts';
 import { useDraft } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
@@ -54,6 +55,7 @@ function WeighForm({ tin, sheets, onClose }: FormProps) {
   const stock = useStock();
   const save = useSave();
   const show = useDialogs((s) => s.show);
+  const gaugeId = useMeasuredWith('scale');
   const draft = useDraft(
     { gross: grams, tare: grams },
     { gross: '', tare: tin.tareG === null ? '' : String(tin.tareG) },
@@ -68,7 +70,12 @@ function WeighForm({ tin, sheets, onClose }: FormProps) {
         stock({
           kind: 'tin-weighed',
           about,
-          body: { tinId: tin.tinId, ml: Number(amountMl.toFixed(1)), by },
+          body: {
+            tinId: tin.tinId,
+            ml: Number(amountMl.toFixed(1)),
+            by,
+            ...(by === 'weighed' && gaugeId !== null ? { gaugeId } : {}),
+          },
         }),
       onClose,
     );
@@ -95,6 +102,7 @@ function WeighForm({ tin, sheets, onClose }: FormProps) {
           bound={draft.bind('tare')}
         />
       </div>
+      <MeasuredWith kind="scale" />
       <p role="status" className={isPossible || ml === null ? 'figure text-[18px]' : 'text-bad'}>
         {ml === null
           ? ''
@@ -108,7 +116,7 @@ function WeighForm({ tin, sheets, onClose }: FormProps) {
           Store the weight
         </Button>
         <Button look="quiet" onClick={() => show({ kind: 'label', tinId: tin.tinId })}>
-          Correct its label
+          Label and papers
         </Button>
         <Button
           look="quiet"

@@ -1,6 +1,7 @@
 import {
   CONTAMINANTS,
   FACES,
+  KEPT_SAMPLES,
   PRETREATMENTS,
   SPENT_ON,
   STRIP_METHODS,
@@ -8,7 +9,7 @@ import {
   WORK_OPS,
   type FactKind,
 } from '@calvetta/core';
-import { SPENT_WORDS, WORK_WORDS } from '@calvetta/contract/words';
+import { KEPT_SAMPLE_WORDS, SPENT_WORDS, WORK_WORDS } from '@calvetta/contract/words';
 
 /** Kinds a person may log from the menu, in the order of the work. */
 export const LOG_KINDS: readonly FactKind[] = [
@@ -28,6 +29,7 @@ export const LOG_KINDS: readonly FactKind[] = [
   'wetted',
   'worked',
   'spent',
+  'sample-kept',
   'noted',
 ];
 
@@ -184,6 +186,20 @@ export const FORMS: Readonly<Partial<Record<FactKind, FormShape>>> = {
       { type: 'text', name: 'note', label: 'A word about it', isOptional: true },
     ],
     finish: done('Log what was spent'),
+  },
+  'sample-kept': {
+    fields: [
+      {
+        type: 'choice',
+        name: 'what',
+        label: 'What',
+        options: KEPT_SAMPLES,
+        words: KEPT_SAMPLE_WORDS,
+      },
+      { type: 'text', name: 'where', label: 'Where it is kept' },
+      { type: 'text', name: 'note', label: 'A word about it', isOptional: true },
+    ],
+    finish: done('Log that it is kept'),
   },
   noted: { fields: [{ type: 'text', name: 'text', label: 'Note' }], finish: done('Log note') },
 };

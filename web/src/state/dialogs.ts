@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Content, FactKind, StockFactOf, Survey } from '@calvetta/core';
+import type { Content, FactKind, GaugeKind, NonConformance, StockFactOf, Survey } from '@calvetta/core';
 import type { FactView } from '@calvetta/contract';
 
 /** What each dialog is asked with. A new dialog is a line here and one in `dialogs/Dialogs.tsx`. */
@@ -23,8 +23,19 @@ export interface DialogProps {
   readonly 'new-part': { readonly machineId: string; readonly assemblyId: string | null };
   /** An inspector signs for a part, or for every part of a machine. */
   readonly 'sign-off': { readonly of: 'part' | 'machine'; readonly id: string; readonly name: string };
-  /** A gauge tried on its foils. */
-  readonly 'gauge-check': { readonly gaugeId: string; readonly name: string };
+  /** A gauge tried on its foils, a scale with known masses. */
+  readonly 'gauge-check': { readonly gaugeId: string; readonly name: string; readonly of: GaugeKind };
+  /** What somebody may do alone. */
+  readonly person: { readonly personId: string };
+  /** What a session leaves to the next. */
+  readonly handover: { readonly isGoing: boolean };
+  /** What does not conform may stay. */
+  readonly concede: {
+    readonly partId: string;
+    readonly partName: string;
+    readonly about: NonConformance;
+    readonly said: string;
+  };
   readonly keys: object;
   /** On a tablet of the shop: a pin for the next entry. */
   readonly pin: object;

@@ -1,7 +1,7 @@
 import { newId } from '../ui/newId.ts';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { METRIC, type UnitPreference } from '@calvetta/core';
+import { METRIC, type GaugeKind, type UnitPreference } from '@calvetta/core';
 import type { Laid } from '../dialogs/coat/HowLaid.tsx';
 
 export const BENCH_HOURS = [12, 42, 168] as const;
@@ -16,8 +16,8 @@ interface Prefs {
   readonly benchHours: BenchHours;
   /** The place on the Bench's dew ruler; null: the dampest. */
   readonly rulerPlaceId: string | null;
-  /** The gauge films were last read with on this device. */
-  readonly gaugeId: string | null;
+  /** What was last measured with on this device, by kind. */
+  readonly measuredWith: Readonly<Partial<Record<GaugeKind, string | null>>>;
   /** How the last coat was laid on this device: offered again, never taken without a touch. */
   readonly laid: Laid;
   setUnits: (units: Partial<UnitPreference>) => void;
@@ -26,7 +26,7 @@ interface Prefs {
   setBenchHours: (hours: BenchHours) => void;
   setRulerPlace: (placeId: string) => void;
   setLaid: (laid: Laid) => void;
-  setGauge: (gaugeId: string | null) => void;
+  setMeasuredWith: (kind: GaugeKind, gaugeId: string | null) => void;
 }
 
 export const usePrefs = create<Prefs>()(
@@ -39,14 +39,15 @@ export const usePrefs = create<Prefs>()(
       benchHours: 42,
       rulerPlaceId: null,
       laid: {},
-      gaugeId: null,
+      measuredWith: {},
       setUnits: (units) => set((s) => ({ units: { ...s.units, ...units } })),
       setTheme: (theme) => set({ theme }),
       setPerson: (personId) => set({ personId }),
       setBenchHours: (benchHours) => set({ benchHours }),
       setRulerPlace: (rulerPlaceId) => set({ rulerPlaceId }),
       setLaid: (laid) => set({ laid }),
-      setGauge: (gaugeId) => set({ gaugeId }),
+      setMeasuredWith: (kind, gaugeId) =>
+        set((s) => ({ measuredWith: { ...s.measuredWith, [kind]: gaugeId } })),
     }),
     {
       name: 'calvetta-prefs',

@@ -13,7 +13,7 @@ export function expiryWords(t: Pick<TinView, 'expiry' | 'isExpired'>, nowMs: num
   if (by === 'unknown') return 'made when? not known';
   if (atMs === null) return 'keeps';
   const days = Math.round((atMs - nowMs) / DAY_MS);
-  const since = by === 'opened' ? 'opened' : 'closed';
+  const since = by === 'opened' ? 'opened' : by === 'vouched' ? 'vouched for' : 'closed';
   return t.isExpired ? `${spanWords(-days)} past, ${since}` : `${spanWords(days)}, ${since}`;
 }
 

@@ -9,6 +9,8 @@ import type { SurfaceSource, SurfaceStretch } from '../../part/thermal/track.ts'
 import type { Person } from '../state.ts';
 import { coatWindows, type CoatWindow } from './dossierWindows.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
+import { certificatesOf, type Certificate } from '../../shelf/certificates.ts';
+import { stockNow } from '../shelf.ts';
 import type { Snapshot } from '../snapshot.ts';
 import { partDetail } from './part.ts';
 import type { FactView, PartDetail } from './partView.ts';
@@ -31,6 +33,8 @@ export interface DossierCoat {
   readonly sheetId: string;
   readonly batch: string | null;
   readonly hardenerBatch: string | null;
+  /** Papers of the batches it was mixed from. */
+  readonly certificates: readonly Certificate[];
   readonly thinPct: number | null;
   readonly mixAgeMin: number | null;
   readonly tool: string | null;
@@ -68,6 +72,8 @@ export interface DossierPart {
   readonly findings: ReturnType<typeof findingsOf>;
   /** Pictures from before and after, by their id. */
   readonly pictures: readonly FactOf<'pictured'>[];
+  /** What was put by for later eyes. */
+  readonly samples: readonly FactOf<'sample-kept'>[];
   readonly workedH: number;
   readonly spentCents: Readonly<Record<SpentOn, number>>;
   /** Every entry, oldest first, those corrected and taken back too. */
@@ -141,6 +147,7 @@ export function dossierPart(snapshot: Snapshot, part: DerivedPart): DossierPart 
     pictures: ofKind(standing, 'pictured').filter(
       (f) => f.body.stage === 'before' || f.body.stage === 'after',
     ),
+    samples: ofKind(standing, 'sample-kept'),
     workedH: ofKind(standing, 'worked').reduce((sum, f) => sum + f.body.minutes, 0) / 60,
     spentCents: Object.fromEntries(
       SPENT_ON.map((on) => [on, spent.reduce((s, f) => s + (f.body.on === on ? f.body.cents : 0), 0)]),
@@ -174,6 +181,7 @@ function coatsOf(
         sheetId: c.sheet.sheetId,
         batch: c.batch ?? fact?.mix?.batch ?? null,
         hardenerBatch: fact?.mix?.hardenerBatch ?? null,
+        certificates: papersOf(snapshot, body?.mixId),
         thinPct: body?.thinnerPct ?? fact?.mix?.thinPct ?? null,
         mixAgeMin: fact?.mix?.ageMinutes ?? null,
         tool: body?.tool ?? null,
@@ -192,6 +200,16 @@ function coatsOf(
       };
     }),
   );
+}
+
+/** Papers of the tins that a mix was poured from. */
+function papersOf(snapshot: Snapshot, mixId: string | undefined): Certificate[] {
+  const { tins, stock } = snapshot.shop;
+  const mix = mixId === undefined ? undefined : stockNow(snapshot).ledger.mixes.get(mixId);
+  const { aTinId, bTinId } = mix?.fact.body ?? { aTinId: null, bTinId: null };
+  return tins
+    .filter((t) => t.tinId === aTinId || t.tinId === bTinId)
+    .flatMap((t) => certificatesOf(t, tins, stock));
 }
 
 function filmOf(part: DerivedPart, f: FactOf<'film-read'>, gauge: FactView['gauge']): DossierFilm[] {

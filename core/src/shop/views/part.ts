@@ -9,6 +9,7 @@ import { wholeSurvey } from '../../part/survey.ts';
 import { surfaceAt } from '../../part/thermal/track.ts';
 import { STAGES } from '../../products/sheet.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
+import { nonConformancesOf } from '../nonConformances.ts';
 import { routeSetOf } from '../route.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
 import { signOffsOf } from './signOffs.ts';
@@ -209,6 +210,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     seen: seenSinceStripped(standingFacts(part.facts)),
     facts,
     signOffs: signOffsOf(snapshot, part),
+    nonConformances: nonConformancesOf(snapshot, part),
     trace: trace(snapshot, part),
     lag: part.lag && {
       tauS: part.lagFit?.tauS ?? part.lag.tauS,

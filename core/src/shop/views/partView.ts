@@ -6,6 +6,7 @@ import type { BareState, FaceState } from '../../bench/face.ts';
 import type { Fact, FactBodies, FactKind } from '../../facts/part.ts';
 import type { StockKind } from '../../facts/stock.ts';
 import type { GaugeTrust } from '../../film/gaugeTrust.ts';
+import type { NonConformance } from '../nonConformances.ts';
 import type { SignState } from '../../ledger/signOff.ts';
 import type { Headline } from '../../bench/headline.ts';
 import type { Key } from '../../cure/keyed.ts';
@@ -131,6 +132,8 @@ export interface PartDetail extends Moment {
   readonly facts: readonly FactView[];
   /** Newest first. */
   readonly signOffs: readonly SignOffView[];
+  /** What does not conform, and what allows it to stay. */
+  readonly nonConformances: readonly NonConformance[];
   readonly trace: readonly TracePoint[];
   readonly lag: {
     readonly tauS: number;

@@ -11,7 +11,8 @@ import {
   type ShoppingLine,
   type StockLine,
 } from '../../shelf/needs.ts';
-import { standingStock, type StockFact } from '../../facts/stock.ts';
+import { OF_THE_SHOP, standingStock, type StockFact, type StockKind } from '../../facts/stock.ts';
+import { certificatesOf, type Certificate } from '../../shelf/certificates.ts';
 import type { Content, Expiry, HardenerTrouble } from '../../shelf/tins.ts';
 import { newestSheet } from '../../products/newest.ts';
 import { mixNow, productMix, productTraits, shelfNow, stockNow, thinPctOf, type MixNow } from '../shelf.ts';
@@ -28,6 +29,8 @@ export interface TinView extends TinRow {
   readonly isExpired: boolean;
   /** Where it stands among what to take first; 0 is next. Null: not to be used. */
   readonly turn: number | null;
+  /** Papers of its batch. */
+  readonly certificates: readonly Certificate[];
 }
 /** A cup of mixed paint: what is in it, since when, and until when. */
 export interface MixView {
@@ -88,6 +91,8 @@ const MIX_DAYS = 3;
 const DAY_MS = 86_400_000;
 /** The page shows what happened last; the shop's export has all of it. */
 const FACTS_SHOWN = 60;
+/** What happened to people and gauges is not the shelf's. */
+const isOfPaint = (kind: StockKind): boolean => !OF_THE_SHOP.includes(kind);
 
 export const productName = (snapshot: Snapshot, productId: string): string =>
   newestSheet(snapshot.shop.sheets.values(), productId)?.name ?? productId;
@@ -160,6 +165,7 @@ export function shelfResponse(snapshot: Snapshot): ShelfResponse {
       isBinned: t.isBinned,
       isExpired: t.expiry.atMs !== null && t.expiry.atMs <= nowMs,
       turn: t.turn,
+      certificates: certificatesOf(t.row, shop.tins, shop.stock),
     })),
     mixes: lastMixes(snapshot, -Infinity).sort((a, b) => b.mixedMs - a.mixedMs),
     packs: shop.packs,
@@ -176,7 +182,9 @@ export function shelfResponse(snapshot: Snapshot): ShelfResponse {
         partNames: b.partIds.map((id) => snapshot.parts.get(id)?.row.name ?? id),
       })),
     })),
-    facts: standingStock(shop.stock).slice(-FACTS_SHOWN),
+    facts: standingStock(shop.stock)
+      .filter((s) => isOfPaint(s.kind))
+      .slice(-FACTS_SHOWN),
   };
 }
 

@@ -1,10 +1,19 @@
 import { useState } from 'react';
-import { coatVerdict, judgeGates, limitsOf, wetFilmUm, type Face, type Tool } from '@calvetta/core';
+import {
+  coatTakes,
+  coatVerdict,
+  judgeGates,
+  limitsOf,
+  wetFilmUm,
+  type Face,
+  type Tool,
+} from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { useSheets, useShelf } from '../../api/queries.ts';
 import { maybe, number, quantity, words } from '../../forms/read.ts';
 import { useDraft, type Bound } from '../../forms/useDraft.ts';
 import { usePrefs } from '../../state/prefs.ts';
+import { useHandsTrouble } from '../../words/handsTrouble.ts';
 import type { SubmitBody } from '../submit.ts';
 import type { Laid } from './HowLaid.tsx';
 import {
@@ -83,6 +92,7 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
   const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
   const top = sheets.data?.sheets.find((s) => s.sheetId === view.topSheetId) ?? null;
+  const hands = useHandsTrouble(sheet ? coatTakes(sheet, tool) : []);
   const verdict =
     sheet && isNow && !correct ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs, dryUm) : null;
   const log = (why: string): void => {
@@ -117,6 +127,7 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     // The predicted second gate needs the page's own act; measured ones are judged here for whichever product is chosen.
     isMarginal: gates !== null && (gates.status !== 'pass' || view.act.code === 'coat-if-accepted'),
     // A gate has its own line and its chips; everything else is said before the touch, not after it.
-    refusal: verdict && !['held', 'marginal'].includes(verdict.why) ? verdict : null,
+    refusal:
+      verdict && !['held', 'marginal'].includes(verdict.why) ? verdict : isNow && !correct ? hands : null,
   };
 }

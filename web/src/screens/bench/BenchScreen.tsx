@@ -19,6 +19,7 @@ import { useWidth } from '../../ui/useWidth.ts';
 import { BenchHead } from './BenchHead.tsx';
 import { BenchRow } from './BenchRow.tsx';
 import { Cups } from './Cups.tsx';
+import { InToday } from './InToday.tsx';
 import { questionOf, Questions } from './Questions.tsx';
 import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
 import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
@@ -61,6 +62,7 @@ function BenchOf({ bench }: { readonly bench: BenchResponse }) {
   return (
     <>
       <BenchHead bench={bench} />
+      <InToday zone={bench.zone} />
       <Cups mixes={bench.mixes} zone={bench.zone} />
       <div className="px-4 pb-6 max-md:px-2">
         <Filters bench={bench} group={group} machine={machine} change={change} />

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import type { ChainVerdict } from '@calvetta/contract';
 import { CHAIN_FAULT_WORDS } from '@calvetta/contract/words';
+import { useShop } from '../../api/queries.ts';
 import { verifyLedger } from '../../api/client.ts';
 import { Field } from '../../forms/Field.tsx';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
 import { useSave } from '../../forms/useSave.ts';
 import { Button } from '../../ui/Button.tsx';
+import { dayAndTime } from '../../ui/time.ts';
 
 /** Works the chain out again; and says what that shows and what it does not. */
 export function Whole() {
@@ -61,6 +63,7 @@ export function Whole() {
 const inFours = (hex: string): string => hex.slice(0, 32).replace(/(.{4})(?=.)/g, '$1 ');
 
 function Verdict({ seen }: { readonly seen: ChainVerdict }) {
+  const zone = useShop().data?.zone ?? 'UTC';
   return (
     <div role="status" className={`border-l-4 bg-panel p-3 ${seen.isWhole ? 'border-good' : 'border-bad'}`}>
       <p className="text-[18px]">
@@ -86,6 +89,11 @@ function Verdict({ seen }: { readonly seen: ChainVerdict }) {
           ))}
         </ul>
       ) : null}
+      <p className="mt-2 text-[14px]">
+        {seen.sealedToMs === null
+          ? 'No reading is sealed yet: that is done every hour.'
+          : `Readings that came in before ${dayAndTime(seen.sealedToMs, zone)} are sealed, hour by hour.`}
+      </p>
       {seen.kept > 0 ? (
         <p className="mt-2 text-[14px]">
           {seen.kept === 1 ? 'One end was' : `${seen.kept} ends were`} kept outside the database, with

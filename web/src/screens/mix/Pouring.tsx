@@ -2,6 +2,7 @@ import { type Content, type ProductSheet, tinsFor } from '@calvetta/core';
 import type { TinView } from '@calvetta/contract';
 import { CAUTION_WORDS, CONTENT_WORDS } from '@calvetta/contract/words';
 import { FormTrouble } from '../../forms/FormTrouble.tsx';
+import { MeasuredWith, useMeasuredWith } from '../../forms/MeasuredWith.tsx';
 import { useSave } from '../../forms/useSave.ts';
 import { useStock } from '../../record/useRecord.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -27,6 +28,7 @@ export function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMix
   const units = useUnits();
   const stock = useStock();
   const save = useSave();
+  const gaugeId = useMeasuredWith('scale');
   const contents = (['paint', 'hardener', 'thinner'] as const).filter(
     (c) => c === 'paint' || (batch?.[NEED[c]] ?? 0) > 0,
   );
@@ -44,6 +46,7 @@ export function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMix
       bMl: round(batch.bMl),
       thinnerMl: round(batch.thinnerMl),
       placeId,
+      ...(gaugeId === null ? {} : { gaugeId }),
     };
     const about = `${sheet.name}${colour === null ? '' : `, ${colour}`}`;
     save.run(() => stock({ kind: 'mixed', about, body }), onMixed);
@@ -89,6 +92,7 @@ export function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMix
           );
         })}
       </div>
+      <MeasuredWith kind="scale" />
       <ul className="list-[square] pl-5 text-[14px]">
         <li>Strain it into the gun; drain the moisture trap before you spray.</li>
         {sheet.stages.induction ? <li>Let it stand its induction time before it is used.</li> : null}

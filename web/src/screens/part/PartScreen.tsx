@@ -21,6 +21,7 @@ import { FilmPanel } from './FilmPanel.tsx';
 import { History } from './History.tsx';
 import { PartRecord } from './PartRecord.tsx';
 import { InspectPanel } from './InspectPanel.tsx';
+import { NonConformances } from './NonConformances.tsx';
 import { RouteStrip } from './RouteStrip.tsx';
 import { SignOffs } from './SignOffs.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
@@ -59,6 +60,7 @@ function PartOf({ part }: { readonly part: PartDetail }) {
             )}
           </TimeBoard>
           <PartRecord part={part} />
+          <NonConformances part={part} />
           <SignOffs part={part} />
           <History part={part} />
         </div>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import {
   coatMinutes,
+  coatTakes,
   jobGroups,
   TOOLS,
   usualTool,
@@ -10,7 +11,8 @@ import {
   type Tool,
 } from '@calvetta/core';
 import type { BenchResponse, MixView, PartCard } from '@calvetta/contract';
-import { CAUTION_WORDS } from '@calvetta/contract/words';
+import { CAUTION_WORDS, INDUCTION_WORDS, mayWords } from '@calvetta/contract/words';
+import { usePeople } from '../../api/queries.ts';
 import { Field } from '../../forms/Field.tsx';
 import { SelectField } from '../../forms/fields.tsx';
 import { useRun } from '../../state/run.ts';
@@ -21,6 +23,7 @@ import { Heading } from '../../ui/Heading.tsx';
 import { TickBox } from '../../ui/TickBox.tsx';
 import { useUnits } from '../../ui/useUnits.ts';
 import { actView } from '../../words/actText.ts';
+import { useHandsTrouble } from '../../words/handsTrouble.ts';
 import { isMixGone } from '../../words/mixWords.ts';
 
 interface Props {
@@ -140,10 +143,14 @@ function How({
   const nowMs = useNowMs();
   const units = useUnits();
   const begin = useRun((s) => s.begin);
+  const people = usePeople();
+  const nameOf = (personId: string): string =>
+    people.find((p) => p.personId === personId)?.name ?? 'Whoever holds the device';
   const [passes, setPasses] = useState(2);
   const [tool, setTool] = useState<Tool>(usualTool(sheet));
   const isRight = (m: MixView): boolean =>
     m.sheetId === sheet.sheetId && (m.colour === null || m.colour === colour) && !isMixGone(m, nowMs);
+  const hands = useHandsTrouble(coatTakes(sheet, tool));
   const cups = bench.mixes.filter(isRight);
   const [mixId, setMixId] = useState(cups[0]?.mixId ?? '');
   const start = (): void =>
@@ -193,7 +200,14 @@ function How({
         ]}
         onChange={setMixId}
       />
-      <Button look="main" disabled={parts.length === 0} onClick={start}>
+      {hands ? (
+        <p role="alert" className="w-full border-l-4 border-bad bg-ground p-3">
+          {nameOf(hands.personId)} has no standing induction for {INDUCTION_WORDS[hands.to]} (
+          {mayWords(hands.may)}). Let somebody hold the device who has, or lay it in another way; what was
+          laid all the same is logged part by part, with why.
+        </p>
+      ) : null}
+      <Button look="main" disabled={parts.length === 0 || hands !== null} onClick={start}>
         Begin with {parts.length === 1 ? 'one part' : `${parts.length} parts`}
       </Button>
     </div>

@@ -1,5 +1,5 @@
-import { checksOf, judgeCheck, type GaugeInfo } from '@calvetta/core';
-import { useShelf, useShop } from '../../api/queries.ts';
+import type { GaugeInfo, GaugeKind } from '@calvetta/core';
+import { usePeopleView, useShop } from '../../api/queries.ts';
 import { AddLine } from '../../forms/AddLine.tsx';
 import { Rename } from '../../forms/Rename.tsx';
 import { useThings } from '../../record/useThings.ts';
@@ -14,23 +14,25 @@ const listed = (g: GaugeInfo) => ({
   id: g.gaugeId,
   name: g.name,
   version: g.version,
-  again: { gaugeId: g.gaugeId, name: g.name },
+  again: { gaugeId: g.gaugeId, name: g.name, kind: g.kind },
 });
 
-/** What films are read with, and how each came through its last check. */
+/** What films are read with and paint is weighed on, and how each came through its last check. */
 export function Gauges() {
   const shop = useShop().data;
   const things = useThings();
   const gauges = shop?.gauges ?? [];
-  const add = (name: string): void => {
-    const gaugeId = `g-${newId().slice(0, 12)}`;
-    things.quietly(things.make('gauges', gaugeId, name, { gaugeId, name }));
-  };
+  const add =
+    (kind: GaugeKind) =>
+    (name: string): void => {
+      const gaugeId = `g-${newId().slice(0, 12)}`;
+      things.quietly(things.make('gauges', gaugeId, name, { gaugeId, name, kind }));
+    };
   return (
     <div className="flex flex-col gap-2">
       <p className="text-[13px] text-quiet">
-        Try each on its foils before a session. A check that fails puts in doubt whatever was read since the
-        last good one.
+        Try a gauge on its foils and a scale with known masses before a session. A check that fails puts in
+        doubt whatever was read or weighed since the last good one.
       </p>
       <ul>
         {gauges
@@ -39,7 +41,10 @@ export function Gauges() {
             <Line key={g.gaugeId} gauge={g} zone={shop?.zone ?? 'UTC'} />
           ))}
       </ul>
-      <AddLine label="Another gauge" onAdd={add} />
+      <div className="flex flex-wrap gap-x-6 gap-y-2">
+        <AddLine label="Another film gauge" onAdd={add('film')} />
+        <AddLine label="Another scale" onAdd={add('scale')} />
+      </div>
       <PutAway things={gauges.filter((g) => g.isAway).map(listed)} />
     </div>
   );
@@ -48,10 +53,9 @@ export function Gauges() {
 function Line({ gauge, zone }: { readonly gauge: GaugeInfo; readonly zone: string }) {
   const things = useThings();
   const show = useDialogs((s) => s.show);
-  const { gaugeId, name } = gauge;
-  const shelf = useShelf().data;
-  const last = checksOf(shelf?.facts ?? [], gaugeId).at(-1);
-  const passed = last && judgeCheck(last.body.foils, last.body).passed;
+  const { gaugeId, name, kind } = gauge;
+  const view = usePeopleView().data;
+  const last = view?.gauges.find((g) => g.gaugeId === gaugeId)?.last;
   return (
     <li className="flex flex-wrap items-center justify-between gap-2 border-t border-line/60">
       <span>
@@ -62,19 +66,20 @@ function Line({ gauge, zone }: { readonly gauge: GaugeInfo; readonly zone: strin
             things.quietly(things.change('gauges', gaugeId, to, { version: gauge.version, name: to }))
           }
         />
-        <span className={`text-[13px] ${passed === false ? 'text-bad' : 'text-quiet'}`}>
-          {shelf === undefined
+        <span className={`text-[13px] ${last?.passed === false ? 'text-bad' : 'text-quiet'}`}>
+          {kind === 'scale' ? 'scale, ' : ''}
+          {view === undefined
             ? 'reading…'
-            : last === undefined
+            : last == null
               ? 'never checked here'
-              : `${passed ? 'passed' : 'failed'} ${dayAndTime(last.happenedAtMs, zone)}`}
+              : `${last.passed ? 'passed' : 'failed'} ${dayAndTime(last.atMs, zone)}`}
         </span>
       </span>
       <span className="flex">
         <Button
           isInRow
           aria-label={`Check ${name}`}
-          onClick={() => show({ kind: 'gauge-check', gaugeId, name })}
+          onClick={() => show({ kind: 'gauge-check', gaugeId, name, of: kind })}
         >
           Check
         </Button>

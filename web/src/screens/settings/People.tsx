@@ -1,8 +1,10 @@
 import type { Person } from '@calvetta/core';
-import { useDoor, useShop } from '../../api/queries.ts';
+import { INDUCTION_WORDS } from '@calvetta/contract/words';
+import { useDoor, usePeopleView, useShop } from '../../api/queries.ts';
 import { AddLine } from '../../forms/AddLine.tsx';
 import { Rename } from '../../forms/Rename.tsx';
 import { useThings } from '../../record/useThings.ts';
+import { useDialogs } from '../../state/dialogs.ts';
 import { usePrefs } from '../../state/prefs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { newId } from '../../ui/newId.ts';
@@ -13,7 +15,7 @@ const listed = (p: Person) => ({
   id: p.personId,
   name: p.name,
   version: p.version,
-  again: { personId: p.personId, name: p.name, isNamed: p.isNamed },
+  again: { personId: p.personId, name: p.name, isNamed: p.isNamed, minorUntil: p.minorUntil },
 });
 
 /** Who comes: every entry names one of them. */
@@ -21,6 +23,7 @@ export function People() {
   const shop = useShop();
   const { personId, setPerson } = usePrefs();
   const things = useThings();
+  const show = useDialogs((s) => s.show);
   // Whoever signed in is known: a touch on a name makes nobody another.
   const isSignedIn = useDoor().data?.me?.personId != null;
   const people = shop.data?.people ?? [];
@@ -51,8 +54,17 @@ export function People() {
                 {p.personId === personId ? (
                   <span className="text-[13px] text-quiet">holds this device</span>
                 ) : null}
+                <Shown personId={p.personId} />
               </span>
               <span className="flex items-center">
+                <Button
+                  look="quiet"
+                  isInRow
+                  aria-label={`What ${p.name} may do`}
+                  onClick={() => show({ kind: 'person', personId: p.personId })}
+                >
+                  May do…
+                </Button>
                 <label className="flex min-h-9 items-center gap-1 px-2 text-[13px] pointer-coarse:min-h-11">
                   <input
                     type="checkbox"
@@ -93,5 +105,23 @@ export function People() {
       <AddLine label="Another person" onAdd={add} />
       <PutAway things={people.filter((p) => p.isAway).map(listed)} />
     </div>
+  );
+}
+
+/** What somebody was shown, in a few words; what lapsed stands out. */
+function Shown({ personId }: { readonly personId: string }) {
+  const own = usePeopleView().data?.people.find((p) => p.personId === personId);
+  const shown = own?.inductions.filter((i) => i.may.state === 'inducted') ?? [];
+  const lapsed = own?.inductions.filter((i) => i.may.state === 'lapsed') ?? [];
+  if (shown.length === 0 && lapsed.length === 0) return null;
+  return (
+    <span className="block text-[13px] text-quiet">
+      {shown.map((i) => INDUCTION_WORDS[i.to]).join(', ')}
+      {lapsed.length === 0 ? null : (
+        <span className="text-bad">
+          {shown.length === 0 ? '' : '; '}lapsed: {lapsed.map((i) => INDUCTION_WORDS[i.to]).join(', ')}
+        </span>
+      )}
+    </span>
   );
 }

@@ -44,7 +44,7 @@ export default function SettingsScreen() {
       <Section title="People">
         <People />
       </Section>
-      <Section title="Film gauges">
+      <Section title="Gauges and scales">
         <Gauges />
       </Section>
       <Section title="The door">

@@ -25,11 +25,7 @@ export function StockHistory({ shelf, zone }: Props) {
   const stock = useStock();
   const say = useNotices((s) => s.say);
   const show = useDialogs((s) => s.show);
-  // A gauge that was checked is no matter of the shelf.
-  const facts = shelf.facts
-    .filter((f) => f.kind !== 'gauge-checked')
-    .reverse()
-    .slice(0, SHOWN);
+  const facts = [...shelf.facts].reverse().slice(0, SHOWN);
   const tinWords = (tinId: string | undefined): string => {
     const tin = shelf.tins.find((t) => t.tinId === tinId);
     return tin ? `${tinName(tin)}${tin.batch === null ? '' : ` ${tin.batch}`}` : 'a tin';
@@ -47,8 +43,10 @@ export function StockHistory({ shelf, zone }: Props) {
       case 'tin-opened':
       case 'tin-binned':
         return tinWords(f.body.tinId);
-      case 'gauge-checked':
-      case 'stock-voided':
+      case 'batch-certified':
+        return `${tinWords(f.body.tinId)}: ${f.body.certificate}`;
+      // What is about people and gauges is no matter of the shelf, and not among its entries.
+      default:
         return '';
     }
   };

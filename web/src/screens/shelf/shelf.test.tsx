@@ -47,6 +47,7 @@ const tin = (over: Partial<TinView> = {}): TinView => ({
   isBinned: false,
   isExpired: false,
   turn: 0,
+  certificates: [],
   ...over,
 });
 const shelf = (over: Partial<ShelfResponse> = {}): ShelfResponse => ({

@@ -1,0 +1,3 @@
+export * from './kinds.ts';
+export * from './inductions.ts';
+export * from './inToday.ts';
