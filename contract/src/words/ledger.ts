@@ -1,5 +1,14 @@
 import type { ChainFault } from '../chain.ts';
-import type { ClimateSetting, FactBodies, Mark, SignScope, SignState, SpentOn, WorkOp } from '@calvetta/core';
+import type {
+  ClimateSetting,
+  FactBodies,
+  Mark,
+  SignScope,
+  SignState,
+  SpentOn,
+  TradeCheckId,
+  WorkOp,
+} from '@calvetta/core';
 
 export const WORK_WORDS: Readonly<Record<WorkOp, string>> = {
   clean: 'cleaning',
@@ -16,6 +25,13 @@ export const SPENT_WORDS: Readonly<Record<SpentOn, string>> = {
   contractor: 'contractor',
   'bought-part': 'bought part',
   other: 'other',
+};
+/** Jobs of which the trade has a figure. */
+export const TRADE_CHECK_WORDS: Readonly<Record<TradeCheckId, string>> = {
+  aircraft: 'Single-engine aircraft, stripped and painted',
+  'light-jet': 'Light jet, stripped and painted',
+  'chassis-coat': 'Whole vehicle chassis, a coat by brush',
+  'engine-cleaning': 'Assembled engine, cleaned and keyed',
 };
 /** What stands round a place outdoors: by it salt and soot settle. */
 export const SETTING_WORDS: Readonly<Record<ClimateSetting, string>> = {

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { StockFact } from '../facts/stock.ts';
-import { gaugeTrust, judgeCheck, USUAL_LIMITS } from './gaugeTrust.ts';
+import { gaugeTrust, judgeCheck, judgeScale, USUAL_LIMITS, USUAL_SCALE } from './gaugeTrust.ts';
 
 let n = 0;
 const check = (
@@ -82,5 +82,33 @@ describe('what was read with a gauge', () => {
         },
       ),
     );
+  });
+});
+
+describe('a scale with known masses', () => {
+  // 0.5 % of 2000 g are 10 g; of 100 g 0.5 g, so the 1 g counts there (arithmetic by hand).
+  it.each([
+    [2000, 2010, true],
+    [2000, 2010.1, false],
+    [100, 101, true],
+    [100, 98.9, false],
+    [0, 1.5, false],
+  ])('%d g read as %d passes: %s', (massG, readG, passed) =>
+    expect(judgeScale([{ massG, readG }], USUAL_SCALE).passed).toBe(passed),
+  );
+  it('looks back as a gauge does', () => {
+    const tried = (atMs: number, readG: number): StockFact => ({
+      factId: `s${atMs}`,
+      kind: 'scale-checked',
+      happenedAtMs: atMs,
+      recordedAtMs: atMs,
+      personId: 'p',
+      deviceId: 'd',
+      supersedes: null,
+      body: { gaugeId: 'bench', masses: [{ massG: 500, readG }], ...USUAL_SCALE },
+    });
+    const stock = [tried(100, 500), tried(200, 530)];
+    expect(gaugeTrust(stock, 'bench', 150).state).toBe('doubt');
+    expect(gaugeTrust(stock, 'bench', 90)).toEqual({ state: 'checked', checkMs: 100 });
   });
 });

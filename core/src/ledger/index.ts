@@ -11,6 +11,7 @@ export {
 } from './kinds.ts';
 export { MARKS, MARK_OF, type Mark } from './marks.ts';
 export { signedText, toSign, workedOn, type SignState } from './signOff.ts';
+export type { TradeCheckId } from './tradeChecks.ts';
 export { sharedMinutes, type HoursLeft } from './rates.ts';
 export {
   corrosivityOf,

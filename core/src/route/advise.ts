@@ -15,7 +15,7 @@ import { judge, type Reason } from './judge.ts';
 import type { RouteStep, StepGate } from './route.ts';
 import type { Remedy, Rule } from './rule.ts';
 import { RULES } from './rules/index.ts';
-import { figuresOf, type Figures, type Score, type Weights } from './score.ts';
+import { figuresOf, type Figures, type Pace, type Score, type Weights } from './score.ts';
 import type { Way } from './surface/acts.ts';
 import { viewOf } from './view.ts';
 
@@ -68,6 +68,8 @@ export interface AdviseInput {
   readonly means: ShopMeans;
   readonly families: ReadonlyMap<string, Family>;
   readonly weights?: Weights;
+  /** How long work takes this shop; without it, as long as is usual. */
+  readonly pace?: Pace;
   readonly rules?: readonly Rule[];
   /** Works out what each gate comes to where its answer is another: a second advice each, for a page and not for a grid. */
   readonly branches?: boolean;
@@ -84,6 +86,7 @@ export function advise(given: AdviseInput): Advice {
     means: meansFor(given.survey, given.means),
     families: given.families,
     rules: ruleSets(rules),
+    ...(given.pace ? { pace: given.pace } : {}),
     ...(given.weights ? { weights: given.weights } : {}),
   };
   const main = adviseZone(z);
@@ -100,7 +103,7 @@ export function advise(given: AdviseInput): Advice {
   }));
   const figured = merged.map((h) => ({
     ...h,
-    figures: zones.length === 0 ? h.figures : figuresOf(z.survey, h.steps, z.families),
+    figures: zones.length === 0 ? h.figures : figuresOf(z.survey, h.steps, z.families, z.pace),
   }));
   const bests = bestsOf(figured);
   const branches = given.branches === true ? branchesOf(z) : null;

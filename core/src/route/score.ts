@@ -1,3 +1,5 @@
+import type { WorkOp } from '../ledger/kinds.ts';
+import { OP_OF_STEP } from '../ledger/marks.ts';
 import type { Finish, Survey } from '../part/survey.ts';
 import type { Family } from '../products/catalogue/index.ts';
 import { leastUm } from './exposure.ts';
@@ -84,16 +86,22 @@ export interface Takes {
   readonly filmUm: number;
 }
 
+/** What reckoned hours are multiplied by, by the kind of work: how long it takes this shop. What is left out takes as long as is usual. */
+export type Pace = Readonly<Partial<Record<WorkOp, number>>>;
+const AS_USUAL: Pace = {};
+
 /** Hands, waits, money and film of some steps. A trip to a contractor is one, however many acts he does. */
 export function takesOf(
   s: Survey,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
+  pace: Pace = AS_USUAL,
 ): Takes {
   const areaM2 = s.areaM2 ?? UNKNOWN_AREA_M2;
   let [hours, waitHours, cost, filmUm] = [0, 0, 0, 0];
   for (const step of steps) {
-    hours += step.hours;
+    const on = OP_OF_STEP[step.kind];
+    hours += step.hours * (on === null ? 1 : (pace[on] ?? 1));
     waitHours += step.waitHours;
     if ((step.kind === 'strip' || step.kind === 'send') && step.waitHours > 24 * 7)
       cost += CONTRACTOR_PER_M2 * areaM2 + TRIP_COST;
@@ -123,7 +131,8 @@ export const figuresOf = (
   s: Survey,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
-): Figures => figuresFrom(takesOf(s, steps, families));
+  pace: Pace = AS_USUAL,
+): Figures => figuresFrom(takesOf(s, steps, families, pace));
 
 /** Each quality 0…1 and the weighted mean, so that the working can be shown. */
 export interface Score {

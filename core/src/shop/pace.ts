@@ -4,6 +4,7 @@ import { OP_OF_STEP } from '../ledger/marks.ts';
 import { learnedRate, type LearnedRate } from '../ledger/rates.ts';
 import { isCasting } from '../part/substrate.ts';
 import type { StepKind } from '../route/route.ts';
+import type { Pace } from '../route/score.ts';
 import type { DerivedPart } from './part.ts';
 import type { Snapshot } from './snapshot.ts';
 import { stepsNow, type StepNow } from './stepsNow.ts';
@@ -11,9 +12,8 @@ import { stepsNow, type StepNow } from './stepsNow.ts';
 /** How long work takes this shop against what its routes reckon, from the hours that were logged. Common to the Ledger and to plans. */
 
 /** Conditions that jobs of one kind differ by: ribs and ports of a casting take longer than plate. */
-export type WorkShape = 'casting' | 'plate';
-export const shapeOf = (part: DerivedPart): WorkShape =>
-  isCasting(part.row.substrate) ? 'casting' : 'plate';
+export type JobShape = 'casting' | 'plate';
+export const shapeOf = (part: DerivedPart): JobShape => (isCasting(part.row.substrate) ? 'casting' : 'plate');
 
 /** What was reckoned and what it took, of one kind of work on one part. */
 export interface Job {
@@ -21,7 +21,7 @@ export interface Job {
   readonly partName: string;
   readonly machineId: string;
   readonly on: WorkOp;
-  readonly shape: WorkShape;
+  readonly shape: JobShape;
   /** By the route, hours; null: no route, or it has no such step. */
   readonly reckonedH: number | null;
   readonly workedH: number;
@@ -30,7 +30,7 @@ export interface Job {
 }
 export interface RateView extends LearnedRate {
   readonly on: WorkOp;
-  readonly shape: WorkShape;
+  readonly shape: JobShape;
   /** Jobs left out, by the names of their parts. */
   readonly leftOut: readonly string[];
 }
@@ -91,10 +91,23 @@ export function paceOf(snapshot: Snapshot): readonly RateView[] {
 const NOTICED_PER_ONE = 10;
 /** A plan follows a pace no further than this: beyond it something else is wrong. */
 const [LEAST_PACE, MOST_PACE] = [0.5, 3];
+/** The shop's pace as routes and plans take it, by the shape of a part; what was never learned is left out. */
+export const paceBy = (snapshot: Snapshot): Readonly<Record<JobShape, Pace>> => ({
+  plate: paceOfShape(snapshot, 'plate'),
+  casting: paceOfShape(snapshot, 'casting'),
+});
+const paceOfShape = (snapshot: Snapshot, shape: JobShape): Pace =>
+  Object.fromEntries(
+    paceOf(snapshot)
+      .filter((r) => r.shape === shape)
+      .map((r) => [r.on, noticed(r.factor)]),
+  );
+const noticed = (factor: number): number =>
+  Math.min(MOST_PACE, Math.max(LEAST_PACE, Math.round(factor * NOTICED_PER_ONE) / NOTICED_PER_ONE));
+
 /** What a reckoned time of a step is multiplied by, for a plan; 1 where nothing was learned. */
 export function paceFor(snapshot: Snapshot, part: DerivedPart, stepKind: string): number {
   const on = opOf(stepKind);
   const shape = shapeOf(part);
-  const factor = paceOf(snapshot).find((r) => r.on === on && r.shape === shape)?.factor ?? 1;
-  return Math.min(MOST_PACE, Math.max(LEAST_PACE, Math.round(factor * NOTICED_PER_ONE) / NOTICED_PER_ONE));
+  return noticed(paceOf(snapshot).find((r) => r.on === on && r.shape === shape)?.factor ?? 1);
 }

@@ -10,11 +10,13 @@ import { needSnapshot } from '../shop/needShop.ts';
 import { dossierCsv } from './dossierCsv.ts';
 import { routeCard } from './routeCard.ts';
 import { partTags } from './partTags.ts';
-import { newPaper, writeDossier, type PictureOnPaper } from './dossierPdf.ts';
+import { newPaper, writeDossier, type Beside, type PictureOnPaper } from './dossierPdf.ts';
 
 /** Printed at 250 points wide: more points than this only make the file heavy. */
 const PICTURE_PX = 900;
 const FORMS = ['pdf', 'csv', 'json'] as const;
+/** One JSON a line. */
+const LINES = 'application/x-ndjson';
 
 /** A machine or a part with all that is known of it, on paper and as data. */
 export function dossierRoutes(deps: Deps): Router {
@@ -34,7 +36,11 @@ export function dossierRoutes(deps: Deps): Router {
   };
   for (const form of FORMS) {
     router.get(`/machines/:machineId/dossier.${form}`, async (req, res) => {
-      await answer(deps, res, form, await machineDossier(req.params.machineId));
+      const dossier = await machineDossier(req.params.machineId);
+      // A large one takes its time: whoever asks for lines is told how far it is.
+      if (form === 'pdf' && req.accepts(['application/pdf', LINES]) === LINES)
+        await answerInLines(deps, res, dossier);
+      else await answer(deps, res, form, dossier);
     });
     router.get(`/parts/:partId/dossier.${form}`, async (req, res) => {
       await answer(deps, res, form, await partDossier(req.params.partId));
@@ -99,6 +105,24 @@ async function answer(deps: Deps, res: Response, form: (typeof FORMS)[number], d
     res.type('text/csv').send(dossierCsv(d));
     return;
   }
+  const paper = newPaper(d);
+  res.type('application/pdf');
+  try {
+    const beside = await besideOf(deps, res, d);
+    paper.doc.pipe(res);
+    await writeDossier(paper, d, beside);
+  } catch (error) {
+    brokeOff(deps, res, error);
+  }
+}
+
+/** What a dossier takes beside itself; it is given up when nobody waits for it any more. */
+async function besideOf(
+  deps: Deps,
+  res: Response,
+  d: Dossier,
+  tell: (done: number) => void = () => undefined,
+): Promise<Beside> {
   const { workshop } = (await needSnapshot(deps)).shop;
   const head = await signedHead(deps, workshop.workshopId, true);
   const known = await howKnownOf(
@@ -106,25 +130,50 @@ async function answer(deps: Deps, res: Response, form: (typeof FORMS)[number], d
     workshop.workshopId,
     d.parts.map((p) => p.detail.card.partId),
   );
+  let done = 0;
+  return {
+    head,
+    knownOf: (factId) => known.get(factId) ?? null,
+    picturesOf: (p) => picturesOf(deps, p, d.zone),
+    isGivenUp: async () => {
+      tell(done++);
+      // Others have their turn between two parts.
+      await new Promise((next) => setImmediate(next));
+      return res.destroyed;
+    },
+  };
+}
+
+/** How many bytes of a document go on one line. */
+const LINE_BYTES = 96 * 1024;
+/** How far it is, line by line (`{done, of}`), then the document itself (`{pdf}`, base64, in order), then `{isWhole: true}`. */
+async function answerInLines(deps: Deps, res: Response, d: Dossier): Promise<void> {
+  res.set('Cache-Control', 'no-store').type(LINES);
+  const say = (line: object): void => void res.write(`${JSON.stringify(line)}\n`);
+  const of = d.parts.length;
   const paper = newPaper(d);
-  res.type('application/pdf');
-  paper.doc.pipe(res);
+  const chunks: Buffer[] = [];
+  paper.doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+  const ended = new Promise((done) => paper.doc.once('end', done));
   try {
-    await writeDossier(paper, d, {
-      head,
-      knownOf: (factId) => known.get(factId) ?? null,
-      picturesOf: (p) => picturesOf(deps, p, d.zone),
-      isGivenUp: async () => {
-        // Others have their turn between two parts.
-        await new Promise((next) => setImmediate(next));
-        return res.destroyed;
-      },
-    });
+    await writeDossier(paper, d, await besideOf(deps, res, d, (done) => say({ done, of })));
+    await ended;
+    if (res.destroyed) return;
+    say({ done: of, of });
+    const whole = Buffer.concat(chunks);
+    for (let at = 0; at < whole.length; at += LINE_BYTES)
+      say({ pdf: whole.subarray(at, at + LINE_BYTES).toString('base64') });
+    say({ isWhole: true });
+    res.end();
   } catch (error) {
-    // Its head is sent: half a document must not look like a whole one.
-    deps.log.warn({ err: String(error) }, 'a dossier broke off');
-    res.destroy();
+    brokeOff(deps, res, error);
   }
+}
+
+/** Its head is sent: half a document must not look like a whole one. */
+function brokeOff(deps: Deps, res: Response, error: unknown): void {
+  deps.log.warn({ err: String(error) }, 'a dossier broke off');
+  res.destroy();
 }
 
 /** The first picture from before and the last from after, no larger than they are printed. */

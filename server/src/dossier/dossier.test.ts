@@ -220,3 +220,27 @@ describe('a dossier as data', () => {
       expect((await take(path)).status).toBe(404);
   });
 });
+
+describe('a dossier that takes its time', () => {
+  it('says part by part how far it is, then gives the same document; without being asked for it the document comes at once', async () => {
+    const r = await fetch(`${app.base}/api/machines/quarry/dossier.pdf`, {
+      headers: { accept: 'application/x-ndjson' },
+    });
+    expect(r.headers.get('content-type')).toContain('application/x-ndjson');
+    type Line = { done?: number; of?: number; pdf?: string; isWhole?: boolean };
+    const lines = (await r.text())
+      .trim()
+      .split('\n')
+      .map((l) => JSON.parse(l) as Line);
+    const told = lines.filter((l) => l.done !== undefined);
+    const of = told[0]!.of!;
+    expect(told.map((l) => l.done)).toEqual([...Array.from({ length: of }, (_, i) => i), of]);
+    expect(lines.at(-1)).toEqual({ isWhole: true });
+    const bytes = Buffer.concat(
+      lines.flatMap((l) => (l.pdf === undefined ? [] : [Buffer.from(l.pdf, 'base64')])),
+    );
+    const direct = read((await take('/machines/quarry/dossier.pdf')).bytes).text;
+    // The end of the chain is kept with each, so only the chain’s own lines may differ.
+    expect(read(bytes).text.split('\n').length).toBe(direct.split('\n').length);
+  });
+});

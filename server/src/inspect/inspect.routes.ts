@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { inspectList, inspectOf, learnedHere, lessonsHere } from '@calvetta/core';
+import { inspectList, inspectOf, learnedHere, lessonsHere, paceBy } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { needSnapshot } from '../shop/needShop.ts';
@@ -11,7 +11,11 @@ export function inspectRoutes(deps: Deps): Router {
   });
   router.get('/learned', async (_req, res) => {
     const snapshot = await needSnapshot(deps);
-    res.json({ learned: learnedHere(snapshot), lessons: lessonsHere(snapshot) });
+    res.json({
+      learned: learnedHere(snapshot),
+      lessons: lessonsHere(snapshot),
+      pace: paceBy(snapshot),
+    });
   });
   router.get('/parts/:partId/inspect', async (req, res) => {
     const snapshot = await needSnapshot(deps);

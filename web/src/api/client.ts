@@ -26,10 +26,12 @@ import type {
   InspectView,
   Learned,
   Lesson,
+  Pace,
   PeopleView,
   RecallView,
   RiverView,
   SnapshotSource,
+  JobShape,
 } from '@calvetta/core';
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
@@ -155,6 +157,7 @@ export const getInspect = (partId: string): Promise<InspectView> =>
 export const getLearned = (): Promise<{
   readonly learned: readonly Learned[];
   readonly lessons: readonly Lesson[];
+  readonly pace: Readonly<Record<JobShape, Pace>>;
 }> => call('/learned');
 export const getInspectList = (): Promise<InspectList> => call('/inspect');
 export const getRiver = (query: string): Promise<RiverView> => call(`/ledger?${query}`);

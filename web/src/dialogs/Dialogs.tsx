@@ -4,6 +4,7 @@ import { AreaDialog } from './AreaDialog.tsx';
 import { ConcedeDialog } from './ConcedeDialog.tsx';
 import { CorrectMixDialog } from './CorrectMixDialog.tsx';
 import { CupDialog } from './CupDialog.tsx';
+import { DossierDialog } from './DossierDialog.tsx';
 import { EditPartDialog } from './EditPartDialog.tsx';
 import { FilmDialog } from './FilmDialog.tsx';
 import { FindDialog } from './FindDialog.tsx';
@@ -51,6 +52,7 @@ const DIALOGS: { readonly [K in DialogKind]: ComponentType<DialogProps[K] & Clos
   person: PersonDialog,
   handover: HandoverDialog,
   concede: ConcedeDialog,
+  dossier: DossierDialog,
   keys: KeysDialog,
   pin: PinDialog,
   find: FindDialog,

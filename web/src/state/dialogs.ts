@@ -29,6 +29,8 @@ export interface DialogProps {
   readonly person: { readonly personId: string };
   /** What a session leaves to the next. */
   readonly handover: { readonly isGoing: boolean };
+  /** The paper of a machine, while it is written. */
+  readonly dossier: { readonly machineId: string; readonly name: string };
   /** What does not conform may stay. */
   readonly concede: {
     readonly partId: string;

@@ -1,14 +1,29 @@
+import { useDialogs } from '../state/dialogs.ts';
+
 interface Props {
   readonly of: 'machines' | 'parts';
   readonly id: string;
+  readonly name: string;
 }
 
 /** What may be taken away of a machine or a part: on paper, for a spreadsheet, as data. */
-export function DossierLinks({ of, id }: Props) {
+export function DossierLinks({ of, id, name }: Props) {
+  const show = useDialogs((s) => s.show);
   const at = (form: string): string => `/api/${of}/${encodeURIComponent(id)}/dossier.${form}`;
   return (
     <span className="flex flex-wrap gap-x-3 text-[14px]">
-      <a className="underline underline-offset-2" href={at('pdf')} target="_blank" rel="noreferrer">
+      <a
+        className="underline underline-offset-2"
+        href={at('pdf')}
+        target="_blank"
+        rel="noreferrer"
+        // A machine's may be long: here it says how far it is. Opened in another way, the browser waits for it.
+        onClick={(e) => {
+          if (of === 'parts' || e.metaKey || e.ctrlKey || e.shiftKey) return;
+          e.preventDefault();
+          show({ kind: 'dossier', machineId: id, name });
+        }}
+      >
         Dossier, PDF
       </a>
       {of === 'parts' ? (

@@ -113,7 +113,7 @@ function laidSystems(z: ZoneInput, tally: Tally): Laid[] {
       view: v,
       foot: footOf(v.paint),
       binders: bindersOf(v.paint),
-      takes: takesOf(survey, steps, families),
+      takes: takesOf(survey, steps, families, z.pace),
       about,
       preferences: judge(v, rules.coatsPrefer).preferences.length + ownIn(v.paint) * OWN_IS_WORTH,
       merits: meritsOf(survey, v.paint),

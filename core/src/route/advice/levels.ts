@@ -1,7 +1,7 @@
 import type { Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
 import { COAT_KINDS_OF_STEP, OPEN_COATS, type RouteStep } from '../route.ts';
-import { figuresFrom, takesOf, type Figures } from '../score.ts';
+import { figuresFrom, takesOf, type Figures, type Pace } from '../score.ts';
 import type { AdvisedRoute } from '../advise.ts';
 
 /** Where in a section something happens: in the preparation of the metal, or in the coats on it. */
@@ -12,12 +12,13 @@ export function levelsOf(
   s: Survey,
   steps: readonly RouteStep[],
   families: ReadonlyMap<string, Family>,
+  pace: Pace = {},
 ): Readonly<Record<Level, Figures>> {
   const first = steps.findIndex((x) => COAT_KINDS_OF_STEP.includes(x.kind) || x.what === OPEN_COATS);
   const cut = first < 0 ? steps.length : first;
   return {
-    preparation: figuresFrom(takesOf(s, steps.slice(0, cut), families)),
-    coats: figuresFrom(takesOf(s, steps.slice(cut), families)),
+    preparation: figuresFrom(takesOf(s, steps.slice(0, cut), families, pace)),
+    coats: figuresFrom(takesOf(s, steps.slice(cut), families, pace)),
   };
 }
 

@@ -54,7 +54,7 @@ export class Preparations {
     const view = this.view(q.acts);
     // Each act may be; whether they may be together is judged here, once for all systems.
     if (firstHindrance(view, rules.prepRefusing)) return null;
-    const takes = takesOf(survey, view.steps, families);
+    const takes = takesOf(survey, view.steps, families, this.z.pace);
     const grip = gripOf(q.end, q.keeps, isFerrous(metalOf(survey.substrate)));
     const preferences = judge(view, rules.prepPrefer).preferences.length;
     const isHarsh = ['C3', 'C4', 'C5', 'CX', 'immersed'].includes(survey.category);

@@ -2,7 +2,7 @@ import type { ShopMeans } from '../../part/shopMeans.ts';
 import type { Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
 import type { Rule } from '../rule.ts';
-import type { Weights } from '../score.ts';
+import type { Pace, Weights } from '../score.ts';
 
 /** Rules sorted by what they look at and what they do. */
 export interface RuleSets {
@@ -39,6 +39,7 @@ export interface ZoneInput {
   readonly survey: Survey;
   readonly means: ShopMeans;
   readonly families: ReadonlyMap<string, Family>;
+  readonly pace?: Pace;
   readonly weights?: Weights;
   readonly rules: RuleSets;
 }

@@ -15,6 +15,7 @@ import {
 } from '../pace.ts';
 import type { DerivedPart } from '../part.ts';
 import { mixCentsPerMl, stockNow } from '../shelf.ts';
+import { tradeChecks, type TradeCheck } from '../tradeChecks.ts';
 import { partsInUse, type Snapshot } from '../snapshot.ts';
 import { stepsNow } from '../stepsNow.ts';
 
@@ -46,6 +47,8 @@ export interface HoursView {
   readonly rates: readonly RateView[];
   /** Newest first. */
   readonly jobs: readonly Job[];
+  /** The trade's own figures beside jobs of the same kind here. */
+  readonly trade: readonly TradeCheck[];
   /** Hours by month, `2026-03`, oldest first. */
   readonly months: readonly { readonly month: string; readonly hours: number }[];
 }
@@ -105,25 +108,30 @@ export function hoursView(snapshot: Snapshot): HoursView {
     months.set(m, (months.get(m) ?? 0) + f.body.minutes / 60);
   }
   const newest = new Map(worked.map((f) => [f.partId, f.happenedAtMs] as const).reverse());
+  const machines = shop.machines.map((m): MachineHours => {
+    const parts = inUse.filter((p) => p.row.machineId === m.machineId);
+    const own = jobs.filter((j) => j.machineId === m.machineId);
+    const workedH = own.reduce((s, j) => s + j.workedH, 0);
+    return {
+      machineId: m.machineId,
+      name: m.name,
+      workedH,
+      workedCents: hourCents === null ? null : Math.round(workedH * hourCents),
+      left: leftOf(parts, rates),
+      ...paintOf(snapshot, parts),
+      spentCents: spentOn(parts),
+      areaM2: parts.reduce((s, p) => s + (p.row.areaM2 ?? 0), 0),
+    };
+  });
   return {
     nowMs: snapshot.nowMs,
     zone: shop.workshop.zone,
     currency: shop.workshop.currency,
-    machines: shop.machines.map((m): MachineHours => {
-      const parts = inUse.filter((p) => p.row.machineId === m.machineId);
-      const own = jobs.filter((j) => j.machineId === m.machineId);
-      const workedH = own.reduce((s, j) => s + j.workedH, 0);
-      return {
-        machineId: m.machineId,
-        name: m.name,
-        workedH,
-        workedCents: hourCents === null ? null : Math.round(workedH * hourCents),
-        left: leftOf(parts, rates),
-        ...paintOf(snapshot, parts),
-        spentCents: spentOn(parts),
-        areaM2: parts.reduce((s, p) => s + (p.row.areaM2 ?? 0), 0),
-      };
-    }),
+    machines,
+    trade: tradeChecks(
+      inUse,
+      machines.map((m) => ({ machineId: m.machineId, name: m.name, workedH: m.workedH, leftH: m.left.p50 })),
+    ),
     people: shop.people.flatMap((p): PersonHours[] => {
       const hours = hoursOf(worked.filter((f) => f.personId === p.personId));
       return hours > 0 ? [{ personId: p.personId, name: p.name, hours }] : [];

@@ -5,12 +5,12 @@ import { type FactOf, ofKind, seenSinceStripped, standingFacts } from '../../fac
 import type { FaceResult } from '../../bench/part.ts';
 import { gaugeTrust } from '../../film/gaugeTrust.ts';
 import { filmMassKg } from '../../film/mass.ts';
-import { wholeSurvey } from '../../part/survey.ts';
 import { surfaceAt } from '../../part/thermal/track.ts';
 import { STAGES } from '../../products/sheet.ts';
 import { traitsOf } from '../../products/traitsByBinder.ts';
 import { nonConformancesOf } from '../nonConformances.ts';
 import { routeSetOf } from '../route.ts';
+import { newestSurvey } from '../survey.ts';
 import { surfaceOf, type DerivedPart } from '../part.ts';
 import { signOffsOf } from './signOffs.ts';
 import { stepsNow } from '../stepsNow.ts';
@@ -177,12 +177,6 @@ function paintKg(part: DerivedPart): number | null {
 function routeSetView(part: DerivedPart): PartDetail['routeSet'] {
   const set = routeSetOf(standingFacts(part.facts));
   return set && { factId: set.factId, origin: set.body.origin, reason: set.body.reason ?? null };
-}
-
-function newestSurvey(part: DerivedPart): PartDetail['survey'] {
-  const surveys = ofKind(standingFacts(part.facts), 'surveyed');
-  const newest = surveys[surveys.length - 1];
-  return newest ? wholeSurvey(newest.body.survey) : null;
 }
 
 /** Everything a part's page and its Why? panel show. */

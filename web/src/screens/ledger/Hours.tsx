@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
-import type { HoursView, Job, MachineHours, RateView } from '@calvetta/core';
-import { SPENT_WORDS, WORK_WORDS } from '@calvetta/contract/words';
+import type { HoursView, Job, MachineHours, RateView, TradeCheck } from '@calvetta/core';
+import { SPENT_WORDS, TRADE_CHECK_WORDS, WORK_WORDS } from '@calvetta/contract/words';
 import { SPENT_ON } from '@calvetta/core';
 import { useHours } from '../../api/queries.ts';
 import { useMoney } from '../../ui/money.ts';
@@ -21,6 +21,7 @@ export function Hours() {
       </div>
       <div className="flex min-w-0 flex-col gap-5">
         <Pace rates={data.rates} />
+        <Trade checks={data.trade} />
         <People data={data} />
         <Months data={data} />
       </div>
@@ -121,6 +122,37 @@ function Pace({ rates }: { readonly rates: readonly RateView[] }) {
       )}
       <p className="mt-1 text-[13px] text-quiet">
         Few jobs are drawn towards 1: with four of them half of what they say counts.
+      </p>
+    </section>
+  );
+}
+
+/** What such jobs take elsewhere, and here. */
+function Trade({ checks }: { readonly checks: readonly TradeCheck[] }) {
+  return (
+    <section aria-label="Against the trade" className="border border-line bg-panel p-3">
+      <h2 className="text-[18px]">Against the trade</h2>
+      <ul>
+        {checks.map((c) => (
+          <li key={c.id} className="border-t border-line/60 py-1 text-[15px]">
+            <p className="flex justify-between gap-3">
+              <span>{TRADE_CHECK_WORDS[c.id]}</span>
+              <strong className="figure whitespace-nowrap">
+                {c.fromH}–{c.toH} h
+              </strong>
+            </p>
+            {c.own.map((o) => (
+              <p key={o.name} className="text-[13px] text-quiet">
+                {o.name}: {h(o.hours)},{' '}
+                {o.by === 'both' ? 'logged and still to go' : o.by === 'logged' ? 'logged' : 'by its route'}
+                {o.hours < c.fromH ? ' — less than usual' : o.hours > c.toH ? ' — more than usual' : ''}
+              </p>
+            ))}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-[13px] text-quiet">
+        Figures of the trade, a third to either side; nobody has published them.
       </p>
     </section>
   );

@@ -63,7 +63,7 @@ export function Machine({ machine, others, data, filter, startsOpen }: Props) {
       </div>
       {isOpen ? (
         <p className="px-3 pb-1">
-          <DossierLinks of="machines" id={machine.machineId} />
+          <DossierLinks of="machines" id={machine.machineId} name={machine.name} />
           <SignOffLink of="machine" id={machine.machineId} name={machine.name} />
         </p>
       ) : null}

@@ -25,7 +25,7 @@ export function PartRecord({ part }: { readonly part: PartDetail }) {
             {minutes === 0 ? 'none logged yet' : `${(minutes / 60).toFixed(1)} h`}
           </span>
         </h2>
-        <DossierLinks of="parts" id={partId} />
+        <DossierLinks of="parts" id={partId} name={part.card.name} />
         <Link
           className="text-[14px] underline underline-offset-2"
           to={`/ledger?words=${encodeURIComponent(part.card.name)}`}

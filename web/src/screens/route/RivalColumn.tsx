@@ -10,6 +10,7 @@ import {
   type Survey,
 } from '@calvetta/core';
 import { BEST_WORDS, WAY_WORDS } from '@calvetta/contract/words';
+import { usePace } from '../../words/usePace.ts';
 import { useLearned } from '../../api/queries.ts';
 import { CoatStack } from '../../drawings/CoatStack.tsx';
 import { SpanBar } from '../../drawings/SpanBar.tsx';
@@ -49,8 +50,9 @@ export function RivalColumn({ route: r, advised, survey, families, rank, scale }
   const own = stepsOfZone(survey, r.steps, null);
   const layers = layersOfRoute(own, families);
   const stages = stagesOf(survey, own);
-  const levels = levelsOf(survey, r.steps, families);
-  const base = levelsOf(survey, advised.steps, families);
+  const pace = usePace(survey.substrate);
+  const levels = levelsOf(survey, r.steps, families, pace);
+  const base = levelsOf(survey, advised.steps, families, pace);
   const against = (level: 'preparation' | 'coats'): string =>
     rank === 0
       ? ''

@@ -25,6 +25,8 @@ import { actsWords, layersWords } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { Rivals } from './Rivals.tsx';
 import { SurveyPanel } from '../survey/SurveyPanel.tsx';
+import { usePace } from '../../words/usePace.ts';
+import { OwnPace } from './OwnPace.tsx';
 import { useSurvey } from '../survey/useSurvey.ts';
 import { useWorth } from '../survey/useWorth.ts';
 import { useSetRoute, type Chosen } from './useSetRoute.ts';
@@ -50,9 +52,10 @@ interface ChooserProps {
 
 function Chooser({ part, means, sheets }: ChooserProps) {
   const families = useMemo(() => familiesOf(sheets), [sheets]);
-  const surveying = useSurvey(part, means, families);
+  const pace = usePace(part.card.substrate);
+  const surveying = useSurvey(part, means, families, pace);
   const { survey, advice, said, doubts, answer, undo } = surveying;
-  const worth = useWorth(survey, means, sheets);
+  const worth = useWorth(survey, means, sheets, pace);
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
   const [asked, setAsked] = useState<AskedField | null>(null);
   const [also, setAlso] = useState<readonly string[]>([]);
@@ -89,6 +92,7 @@ function Chooser({ part, means, sheets }: ChooserProps) {
         </SurveyPanel>
         <div className="flex min-w-0 flex-col gap-4">
           <Summary advice={advice} survey={survey} />
+          <OwnPace pace={pace} />
           <ZoneAnswers advice={advice} families={families} />
           <Rivals
             advice={advice}

@@ -9,6 +9,7 @@ import {
   type Advice,
   type AskedField,
   type Family,
+  type Pace,
   type Moves,
   type ShopMeans,
   type Survey,
@@ -67,6 +68,7 @@ export function useSurvey(
   part: PartDetail,
   means: ShopMeans,
   families: ReadonlyMap<string, Family>,
+  pace: Pace,
 ): Surveying {
   const { partId } = part.card;
   const draft = useDrafts((s) => s.surveys[partId]);
@@ -79,8 +81,8 @@ export function useSurvey(
   const onRecord = useMemo(() => firstSurvey(part), [part]);
   const survey = draft?.survey ?? onRecord;
   const advice = useMemo(
-    () => advise({ survey, means, families, branches: true }),
-    [survey, means, families],
+    () => advise({ survey, means, families, pace, branches: true }),
+    [survey, means, families, pace],
   );
   const [said, setSaid] = useState<Said | null>(null);
   const begun = draft?.begunFrom ?? stored;
@@ -96,7 +98,7 @@ export function useSurvey(
       const said = LIFE_FIELDS.filter((f) => patch[f] !== undefined && patch[f] !== 'unknown');
       if (said.length > 0) rememberLife(machineId, Object.fromEntries(said.map((f) => [f, patch[f]])));
       const next = answered(survey, patch);
-      const moves = movesOf(advice, advise({ survey: next, means, families }));
+      const moves = movesOf(advice, advise({ survey: next, means, families, pace }));
       setSaid({
         fields: Object.keys(patch).filter((f) => f !== 'usual') as AskedField[],
         before: survey,

@@ -11,8 +11,8 @@ self.onmessage = ({ data }: MessageEvent<WorthAsked>): void => {
   void work(data);
 };
 
-async function work({ no, survey, means, sheets }: WorthAsked): Promise<void> {
-  const input = { survey, means, families: familiesOf(sheets) };
+async function work({ no, survey, means, sheets, pace }: WorthAsked): Promise<void> {
+  const input = { survey, means, families: familiesOf(sheets), pace };
   const now = advise(input);
   const worth: (readonly [AskedField, number])[] = [];
   for (const field of openFields(survey)) {

@@ -18,6 +18,7 @@ import { Foot } from '../../../forms/Foot.tsx';
 import { Panel } from '../../../ui/Panel.tsx';
 import { Sorted } from '../../../ui/Sortable.tsx';
 import { useMoney } from '../../../ui/money.ts';
+import { usePace } from '../../../words/usePace.ts';
 import { useUnits } from '../../../ui/useUnits.ts';
 import { KeepTemplate } from '../../survey/Templates.tsx';
 import { Insert } from './Insert.tsx';
@@ -140,8 +141,9 @@ function Comes({
 }: Pick<Props, 'survey' | 'families' | 'steps'> & { readonly first: readonly RouteStep[] }) {
   const money = useMoney();
   const units = useUnits();
+  const pace = usePace(survey.substrate);
   const words = (list: readonly RouteStep[]): string => {
-    const f = figuresOf(survey, list, families);
+    const f = figuresOf(survey, list, families, pace);
     return `${f.hours.toFixed(1)} h, ${f.days.toFixed(0)} days, ${money.about(f.cost)}, ${units.film(f.filmUm)}`;
   };
   const [now, was] = [words(steps), words(first)];
