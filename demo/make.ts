@@ -2,13 +2,14 @@
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Face, FactBodies, FactKind, RouteStep, Substrate } from '@calvetta/core';
-import type { ShopFact, ShopFile, ShopMachine, ShopPart, ShopStockFact } from '@calvetta/contract';
+import type { ShopFact, ShopFile, ShopMachine, ShopPart } from '@calvetta/contract';
 import { MACHINES, type PartLine } from './machines.ts';
 import { routeFor, type DemoRoute } from './surveys.ts';
 import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 import { demoFindings } from './findings.ts';
 import { PEOPLE_AND_PLACES } from './people.ts';
 import { demoHours } from './hours.ts';
+import { demoKeeping, demoSamples, GAUGES } from './keeping.ts';
 import { demoSignOffs } from './signOffs.ts';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
@@ -323,25 +324,6 @@ function topCoat(partId: string): { readonly factId: string; readonly hoursAgo: 
   return { factId: last.factId, hoursAgo: ago(last) };
 }
 
-/** The gauge on its foils, a month ago and this week: it passes. */
-const gaugeChecks = (): ShopStockFact[] =>
-  [720, 30].map((hoursAgo, i) => ({
-    factId: nextId(),
-    kind: 'gauge-checked',
-    happenedAt: new Date(AS_OF - hoursAgo * H).toISOString(),
-    personId: 'nell',
-    supersedes: null,
-    body: {
-      gaugeId: 'red-gauge',
-      foils: [0, 51, 124, 248].map((foilUm, k) => ({
-        foilUm,
-        readUm: foilUm + [0.5, -0.6, 1.2, 2][k]! * (1 + i),
-      })),
-      tolUm: 2,
-      tolPct: 3,
-    },
-  }));
-
 export function makeScenario(): ShopFile {
   serial = 0;
   facts.length = 0;
@@ -362,6 +344,7 @@ export function makeScenario(): ShopFile {
   demoFindings(add, topCoat);
   demoHours(add, [...facts], stepsBy, ago);
   demoSignOffs(add, facts);
+  demoSamples(add);
   return {
     format: 'calvetta-shop/2',
     asOf: new Date(AS_OF).toISOString(),
@@ -382,8 +365,8 @@ export function makeScenario(): ShopFile {
     tins,
     packs: PACK_LIST,
     cups: CUPS,
-    gauges: [{ gaugeId: 'red-gauge', name: 'Red gauge' }],
-    stockFacts: [...stockFacts, ...gaugeChecks()],
+    gauges: GAUGES,
+    stockFacts: [...stockFacts, ...demoKeeping(AS_OF, nextId)],
   };
 }
 

@@ -12,7 +12,7 @@ export const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places
     { personId: 'ruth', name: 'Ruth', isNamed: true },
     { personId: 'tom', name: 'Tom' },
     { personId: 'nell', name: 'Nell', isNamed: true },
-    { personId: 'joss', name: 'Joss' },
+    { personId: 'joss', name: 'Joss', minorUntil: '2031-06-01' },
     { personId: 'ravi', name: 'Ravi' },
     // Signs for what the others did.
     { personId: 'orla', name: 'Orla', isNamed: true },

@@ -88,10 +88,7 @@ export function ConcedeDialog({ partId, partName, about, said, onClose }: Props)
             refused={save.problemAt('body.until')}
           />
         </div>
-        <p className="text-[13px] text-quiet">
-          A concession is about the coating alone. Airworthiness, pressure, structure and lifting are licensed
-          people’s.
-        </p>
+        <Limits />
         <FormTrouble words={save.trouble} />
         <Foot>
           <Button type="submit" look="main" disabled={save.isBusy}>
@@ -102,3 +99,10 @@ export function ConcedeDialog({ partId, partName, about, said, onClose }: Props)
     </Panel>
   );
 }
+
+const Limits = () => (
+  <p className="text-[13px] text-quiet">
+    A concession is about the coating alone. Airworthiness, pressure, structure and lifting are licensed
+    people’s.
+  </p>
+);

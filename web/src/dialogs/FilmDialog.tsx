@@ -13,7 +13,7 @@ import {
 } from '@calvetta/core';
 import type { FaceView, PartDetail } from '@calvetta/contract';
 import { ACCEPTANCE_WORDS, PROFILE_WORDS, ZERO_WORDS } from '@calvetta/contract/words';
-import { usePart, useShop } from '../api/queries.ts';
+import { usePart } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../forms/Field.tsx';

@@ -50,6 +50,23 @@ interface FormProps {
   readonly onClose: () => void;
 }
 
+interface ByEyeProps {
+  readonly isBusy: boolean;
+  readonly onShare: (share: number) => void;
+}
+const ByEye = ({ isBusy, onShare }: ByEyeProps) => (
+  <fieldset>
+    <legend className="mb-1 text-[14px]">By eye: about</legend>
+    <div className="flex flex-wrap gap-2">
+      {SHARES.map((s) => (
+        <Button key={s} disabled={isBusy} onClick={() => onShare(s)}>
+          {s === 0 ? 'empty' : s === 1 ? 'full' : `${s * 100} %`}
+        </Button>
+      ))}
+    </div>
+  </fieldset>
+);
+
 function WeighForm({ tin, sheets, onClose }: FormProps) {
   const units = useUnits();
   const stock = useStock();
@@ -84,16 +101,7 @@ function WeighForm({ tin, sheets, onClose }: FormProps) {
       <p className="text-quiet">
         It should hold {units.volume(tin.levelMl)}. A difference goes to the unexplained, and is kept as that.
       </p>
-      <fieldset>
-        <legend className="mb-1 text-[14px]">By eye: about</legend>
-        <div className="flex flex-wrap gap-2">
-          {SHARES.map((s) => (
-            <Button key={s} disabled={save.isBusy} onClick={() => store(s * tin.sizeMl, 'guessed')}>
-              {s === 0 ? 'empty' : s === 1 ? 'full' : `${s * 100} %`}
-            </Button>
-          ))}
-        </div>
-      </fieldset>
+      <ByEye isBusy={save.isBusy} onShare={(share) => store(share * tin.sizeMl, 'guessed')} />
       <div className="grid grid-cols-2 gap-3">
         <NumberField label="On the scale, g" bound={draft.bind('gross')} autoFocus />
         <NumberField

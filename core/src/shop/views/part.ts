@@ -1,7 +1,7 @@
 import { wettingPointOf } from '../../air/dewPoint.ts';
 import { airFiguresOf } from '../../air/gate.ts';
 import { originMs } from '../../facts/envelope.ts';
-import { type FactOf, ofKind, seenSinceStripped, standingFacts } from '../../facts/part.ts';
+import { type FactOf, seenSinceStripped, standingFacts } from '../../facts/part.ts';
 import type { FaceResult } from '../../bench/part.ts';
 import { gaugeTrust } from '../../film/gaugeTrust.ts';
 import { filmMassKg } from '../../film/mass.ts';

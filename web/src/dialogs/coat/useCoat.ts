@@ -49,15 +49,14 @@ const readersFor = (filmUnit: 'um' | 'mil') => ({
 export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const sheets = useSheets();
   const shelf = useShelf();
-  const filmUnit = usePrefs((s) => s.units.film);
+  const { film: filmUnit } = usePrefs((s) => s.units);
   const known = correct?.kind === 'coated' ? correct.body : null;
   const [sheetId, setSheet] = useState(known?.sheetId ?? part.card.next?.sheetId ?? '');
   const last = usualAgain(part, sheetId);
   const [tool, setTool] = useState<Tool>(known?.tool ?? last.tool ?? 'gun');
   // A correction keeps the cup it was logged with, or none: the one that stands there now is another.
   const [mixId, setMixId] = useState<string | null>(correct ? (known?.mixId ?? '') : null);
-  const lastLaid = usePrefs((s) => s.laid);
-  const keepLaid = usePrefs((s) => s.setLaid);
+  const { laid: lastLaid, setLaid: keepLaid } = usePrefs();
   const [laid, setLaid] = useState<Laid>(known ? laidOf(known) : {});
   const [isUsedTyped, setUsedTyped] = useState(known?.usedMl !== undefined);
   const draft = useDraft(readersFor(filmUnit), {
@@ -92,9 +91,10 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
   const view = part.faces.find((f) => f.face === (face ?? part.card.face)) ?? part.faces[0]!;
   const gates = sheet ? judgeGates(conditionsOf(part), limitsOf(sheet)) : null;
   const top = sheets.data?.sheets.find((s) => s.sheetId === view.topSheetId) ?? null;
+  const isNew = isNow && !correct;
   const hands = useHandsTrouble(sheet ? coatTakes(sheet, tool) : []);
   const verdict =
-    sheet && isNow && !correct ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs, dryUm) : null;
+    sheet && isNew ? coatVerdict({ ...view, top }, sheet, mix ?? null, part.nowMs, dryUm) : null;
   const log = (why: string): void => {
     const v = draft.read();
     const usedMl = millilitres(used.value);
@@ -127,7 +127,6 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     // The predicted second gate needs the page's own act; measured ones are judged here for whichever product is chosen.
     isMarginal: gates !== null && (gates.status !== 'pass' || view.act.code === 'coat-if-accepted'),
     // A gate has its own line and its chips; everything else is said before the touch, not after it.
-    refusal:
-      verdict && !['held', 'marginal'].includes(verdict.why) ? verdict : isNow && !correct ? hands : null,
+    refusal: verdict && !['held', 'marginal'].includes(verdict.why) ? verdict : isNew ? hands : null,
   };
 }

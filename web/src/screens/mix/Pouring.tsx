@@ -93,13 +93,7 @@ export function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMix
         })}
       </div>
       <MeasuredWith kind="scale" />
-      <ul className="list-[square] pl-5 text-[14px]">
-        <li>Strain it into the gun; drain the moisture trap before you spray.</li>
-        {sheet.stages.induction ? <li>Let it stand its induction time before it is used.</li> : null}
-        {sheet.cautions.map((c) => (
-          <li key={c}>{CAUTION_WORDS[c] ?? c}</li>
-        ))}
-      </ul>
+      <Mind sheet={sheet} />
       <FormTrouble words={save.trouble} />
       <Button look="main" className="self-start" disabled={!isReady || save.isBusy} onClick={mix}>
         Mixed now: start its clock
@@ -107,3 +101,13 @@ export function Pouring({ sheet, colour, tins, all, batch, placeId, onTin, onMix
     </section>
   );
 }
+
+const Mind = ({ sheet }: { readonly sheet: ProductSheet }) => (
+  <ul className="list-[square] pl-5 text-[14px]">
+    <li>Strain it into the gun; drain the moisture trap before you spray.</li>
+    {sheet.stages.induction ? <li>Let it stand its induction time before it is used.</li> : null}
+    {sheet.cautions.map((c) => (
+      <li key={c}>{CAUTION_WORDS[c] ?? c}</li>
+    ))}
+  </ul>
+);

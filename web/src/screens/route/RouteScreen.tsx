@@ -8,6 +8,7 @@ import {
   type Advice,
   type AskedField,
   type Family,
+  type Pace,
   type RouteStep,
   type ShopMeans,
   type ProductSheet,
@@ -25,7 +26,6 @@ import { actsWords, layersWords } from './reasons.ts';
 import { RefusedStrip } from './RefusedStrip.tsx';
 import { Rivals } from './Rivals.tsx';
 import { SurveyPanel } from '../survey/SurveyPanel.tsx';
-import { usePace } from '../../words/usePace.ts';
 import { OwnPace } from './OwnPace.tsx';
 import { useSurvey } from '../survey/useSurvey.ts';
 import { useWorth } from '../survey/useWorth.ts';
@@ -52,9 +52,8 @@ interface ChooserProps {
 
 function Chooser({ part, means, sheets }: ChooserProps) {
   const families = useMemo(() => familiesOf(sheets), [sheets]);
-  const pace = usePace(part.card.substrate);
-  const surveying = useSurvey(part, means, families, pace);
-  const { survey, advice, said, doubts, answer, undo } = surveying;
+  const surveying = useSurvey(part, means, families);
+  const { survey, advice, said, doubts, answer, undo, pace } = surveying;
   const worth = useWorth(survey, means, sheets, pace);
   const [editing, setEditing] = useState<readonly RouteStep[] | null>(null);
   const [asked, setAsked] = useState<AskedField | null>(null);
@@ -91,8 +90,7 @@ function Chooser({ part, means, sheets }: ChooserProps) {
           />
         </SurveyPanel>
         <div className="flex min-w-0 flex-col gap-4">
-          <Summary advice={advice} survey={survey} />
-          <OwnPace pace={pace} />
+          <Summary advice={advice} survey={survey} pace={pace} />
           <ZoneAnswers advice={advice} families={families} />
           <Rivals
             advice={advice}
@@ -183,23 +181,31 @@ function Head({ part, means, isOwn }: HeadProps) {
 }
 
 /** How many hold, and what they rest on that nobody has looked at. */
-function Summary({ advice, survey }: { readonly advice: Advice; readonly survey: Survey }) {
+interface SummaryProps {
+  readonly advice: Advice;
+  readonly survey: Survey;
+  readonly pace: Pace;
+}
+function Summary({ advice, survey, pace }: SummaryProps) {
   const n = advice.refused.filter((r) => r.about === 'family' && r.reasons.length > 0).length;
   const usual = survey.usual.length;
   return (
-    <p role="status" className="text-[14px]">
-      {advice.routes.every((r) => r.answer.kind === 'refer')
-        ? 'No route holds yet'
-        : `${advice.routes.length} routes hold, best first · ${[...new Set(advice.routes.map((r) => WAY_WORDS[r.way]))].join(', ')}`}{' '}
-      · {n} families refused
-      {usual > 0 ? (
-        <span className="text-warn">
-          {' '}
-          · rests on {usual} {usual === 1 ? 'answer' : 'answers'} that {usual === 1 ? 'is' : 'are'} only
-          usual: look
-        </span>
-      ) : null}
-    </p>
+    <>
+      <p role="status" className="text-[14px]">
+        {advice.routes.every((r) => r.answer.kind === 'refer')
+          ? 'No route holds yet'
+          : `${advice.routes.length} routes hold, best first · ${[...new Set(advice.routes.map((r) => WAY_WORDS[r.way]))].join(', ')}`}{' '}
+        · {n} families refused
+        {usual > 0 ? (
+          <span className="text-warn">
+            {' '}
+            · rests on {usual} {usual === 1 ? 'answer' : 'answers'} that {usual === 1 ? 'is' : 'are'} only
+            usual: look
+          </span>
+        ) : null}
+      </p>
+      <OwnPace pace={pace} />
+    </>
   );
 }
 

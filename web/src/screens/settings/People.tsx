@@ -21,11 +21,8 @@ const listed = (p: Person) => ({
 /** Who comes: every entry names one of them. */
 export function People() {
   const shop = useShop();
-  const { personId, setPerson } = usePrefs();
+  const setPerson = usePrefs((s) => s.setPerson);
   const things = useThings();
-  const show = useDialogs((s) => s.show);
-  // Whoever signed in is known: a touch on a name makes nobody another.
-  const isSignedIn = useDoor().data?.me?.personId != null;
   const people = shop.data?.people ?? [];
   const add = (name: string): void => {
     const id = `p-${newId().slice(0, 12)}`;
@@ -39,64 +36,7 @@ export function People() {
         {people
           .filter((p) => !p.isAway)
           .map((p) => (
-            <li
-              key={p.personId}
-              className="flex flex-wrap items-center justify-between gap-2 border-t border-line/60"
-            >
-              <span>
-                <Rename
-                  name={p.name}
-                  label="Name of the person"
-                  onRename={(name) =>
-                    things.quietly(things.change('people', p.personId, name, { version: p.version, name }))
-                  }
-                />
-                {p.personId === personId ? (
-                  <span className="text-[13px] text-quiet">holds this device</span>
-                ) : null}
-                <Shown personId={p.personId} />
-              </span>
-              <span className="flex items-center">
-                <Button
-                  look="quiet"
-                  isInRow
-                  aria-label={`What ${p.name} may do`}
-                  onClick={() => show({ kind: 'person', personId: p.personId })}
-                >
-                  May do…
-                </Button>
-                <label className="flex min-h-9 items-center gap-1 px-2 text-[13px] pointer-coarse:min-h-11">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-chosen"
-                    aria-label={`${p.name} is named on paper`}
-                    checked={p.isNamed}
-                    onChange={(e) =>
-                      things.quietly(
-                        things.change('people', p.personId, p.name, {
-                          version: p.version,
-                          isNamed: e.target.checked,
-                        }),
-                      )
-                    }
-                  />
-                  named on paper
-                </label>
-                {p.personId === personId || isSignedIn ? null : (
-                  <Button look="quiet" isInRow onClick={() => setPerson(p.personId)}>
-                    It’s me
-                  </Button>
-                )}
-                <Button
-                  look="quiet"
-                  isInRow
-                  aria-label={`Remove ${p.name}`}
-                  onClick={() => things.quietly(things.remove(listed(p)))}
-                >
-                  Remove
-                </Button>
-              </span>
-            </li>
+            <Line key={p.personId} person={p} />
           ))}
       </ul>
       <p className="text-[13px] text-quiet">
@@ -105,6 +45,69 @@ export function People() {
       <AddLine label="Another person" onAdd={add} />
       <PutAway things={people.filter((p) => p.isAway).map(listed)} />
     </div>
+  );
+}
+
+function Line({ person: p }: { readonly person: Person }) {
+  const { personId, setPerson } = usePrefs();
+  const things = useThings();
+  const show = useDialogs((s) => s.show);
+  // Whoever signed in is known: a touch on a name makes nobody another.
+  const isSignedIn = useDoor().data?.me?.personId != null;
+  return (
+    <li className="flex flex-wrap items-center justify-between gap-2 border-t border-line/60">
+      <span>
+        <Rename
+          name={p.name}
+          label="Name of the person"
+          onRename={(name) =>
+            things.quietly(things.change('people', p.personId, name, { version: p.version, name }))
+          }
+        />
+        {p.personId === personId ? <span className="text-[13px] text-quiet">holds this device</span> : null}
+        <Shown personId={p.personId} />
+      </span>
+      <span className="flex items-center">
+        <Button
+          look="quiet"
+          isInRow
+          aria-label={`What ${p.name} may do`}
+          onClick={() => show({ kind: 'person', personId: p.personId })}
+        >
+          May do…
+        </Button>
+        <label className="flex min-h-9 items-center gap-1 px-2 text-[13px] pointer-coarse:min-h-11">
+          <input
+            type="checkbox"
+            className="size-4 accent-chosen"
+            aria-label={`${p.name} is named on paper`}
+            checked={p.isNamed}
+            onChange={(e) =>
+              things.quietly(
+                things.change('people', p.personId, p.name, {
+                  version: p.version,
+                  isNamed: e.target.checked,
+                }),
+              )
+            }
+          />
+          named on paper
+        </label>
+        {p.personId === personId || isSignedIn ? null : (
+          <Button look="quiet" isInRow onClick={() => setPerson(p.personId)}>
+            It’s me
+          </Button>
+        )}
+        <Button
+          look="quiet"
+          isInRow
+          aria-label={`Remove ${p.name}`}
+          onClick={() => things.quietly(things.remove(listed(p)))}
+        >
+          Remove
+        </Button>
+      </span>
+    </li>
   );
 }
 

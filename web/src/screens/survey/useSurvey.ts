@@ -16,6 +16,7 @@ import {
   type SurveyDoubt,
 } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
+import { usePace } from '../../words/usePace.ts';
 import { LIFE_FIELDS, useDrafts, type Life } from '../../state/drafts.ts';
 
 /** What the part's own record already answers. */
@@ -40,6 +41,8 @@ export interface Said {
 
 interface Surveying {
   readonly survey: Survey;
+  /** How long work on such metal takes this shop. */
+  readonly pace: Pace;
   readonly advice: Advice;
   readonly said: Said | null;
   /** Answers that cannot all be true. */
@@ -68,8 +71,8 @@ export function useSurvey(
   part: PartDetail,
   means: ShopMeans,
   families: ReadonlyMap<string, Family>,
-  pace: Pace,
 ): Surveying {
+  const pace = usePace(part.card.substrate);
   const { partId } = part.card;
   const draft = useDrafts((s) => s.surveys[partId]);
   const put = useDrafts((s) => s.put);
@@ -88,6 +91,7 @@ export function useSurvey(
   const begun = draft?.begunFrom ?? stored;
   return {
     survey,
+    pace,
     advice,
     said,
     doubts: surveyDoubts(survey, MATERIALS[survey.substrate].densityKgM3),
