@@ -15,7 +15,7 @@ import {
   TEST_CARD_WORDS,
 } from './inspect.ts';
 import { ORIGIN_WORDS } from './route.ts';
-import { KEPT_SAMPLE_WORDS } from './people.ts';
+import { dayWords, KEPT_SAMPLE_WORDS } from './people.ts';
 import { SIGN_SCOPE_WORDS, SPENT_WORDS, WORK_WORDS } from './ledger.ts';
 
 /** What a finding is called: the fault by its name, the sign by what is seen, else its kind. */
@@ -125,7 +125,7 @@ export function factDetail(fact: Fact, named: NamedInFact, units: FigureWords): 
       return listed(
         `allowed by ${fact.body.allowedBy}`,
         fact.body.reference,
-        fact.body.until !== undefined && `until ${fact.body.until}`,
+        fact.body.until !== undefined && `until ${dayWords(fact.body.until)}`,
         fact.body.reason,
       );
     case 'noted':

@@ -8,6 +8,14 @@ export const INDUCTION_WORDS: Readonly<Record<Induction, string>> = {
   lift: 'lifting with the hoist',
   'hot-work': 'hot work',
 };
+/** The same where there is little room. */
+export const INDUCTION_SHORT: Readonly<Record<Induction, string>> = {
+  spray: 'spraying',
+  'air-fed': 'isocyanate',
+  blast: 'blasting',
+  lift: 'hoist',
+  'hot-work': 'hot work',
+};
 /** What it covers, and what stays others’: beside the list. */
 export const INDUCTION_GLOSS: Readonly<Record<Induction, string>> = {
   spray: 'gun, hose, ventilation, fire',
@@ -22,15 +30,24 @@ export const KEPT_SAMPLE_WORDS: Readonly<Record<KeptSample, string>> = {
   'old-piece': 'piece of what was taken off',
 };
 
+const DAYS = new Intl.DateTimeFormat('en-GB', {
+  timeZone: 'UTC',
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+});
+/** A day of the calendar, `2031-03-05`, as people write it. */
+export const dayWords = (day: string): string => DAYS.format(new Date(`${day}T12:00:00Z`));
+
 /** Whether somebody may do it alone, after "Spraying: ". */
 export function mayWords(may: MayDo): string {
   switch (may.state) {
     case 'inducted':
-      return may.untilDay === null ? 'shown how' : `shown how, until ${may.untilDay}`;
+      return may.untilDay === null ? 'shown how' : `shown how, until ${dayWords(may.untilDay)}`;
     case 'lapsed':
-      return `lapsed on ${may.untilDay}`;
+      return `lapsed on ${dayWords(may.untilDay)}`;
     case 'minor':
-      return `not before ${may.untilDay}: under age`;
+      return `not before ${dayWords(may.untilDay)}: under age`;
     case 'none':
       return 'not shown yet';
     case 'not-kept':
@@ -45,7 +62,7 @@ export function nonConformityWords(
 ): string {
   switch (why.what) {
     case 'film-refused':
-      return `Film refused by its rule: mean ${film(why.meanUm)} for ${film(why.nominalUm)} asked.`;
+      return `Film refused by its rule: mean ${film(why.meanUm)}, least ${film(why.leastUm)}, for ${film(why.nominalUm)} asked.`;
     case 'gauge-in-doubt':
     case 'scale-in-doubt':
       return `${why.gaugeName} failed its check${why.checkMs === null ? '' : ` of ${when(why.checkMs)}`}: what it ${why.what === 'gauge-in-doubt' ? 'read' : 'weighed'} is in doubt.`;

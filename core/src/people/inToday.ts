@@ -7,13 +7,21 @@ export interface InNow {
   readonly sinceMs: number;
 }
 
-/** Who came today and has not left: for whoever locks up, and for a roll call in a fire. A new day begins with nobody. Pure. */
-export function inToday(stock: readonly StockFact[], zone: string, nowMs: number): InNow[] {
+/**
+ * Who came today and has not left: for whoever locks up, and for a roll call in a fire. A new day begins with nobody. Entries count up to
+ * `untilMs`. Pure.
+ */
+export function inToday(
+  stock: readonly StockFact[],
+  zone: string,
+  nowMs: number,
+  untilMs: number = nowMs,
+): InNow[] {
   const today = isoDay(localDay(zone, nowMs));
   const here = new Map<string, number>();
   for (const s of standingStock(stock)) {
     if (s.kind !== 'came' && s.kind !== 'left') continue;
-    if (s.happenedAtMs > nowMs || isoDay(localDay(zone, s.happenedAtMs)) !== today) continue;
+    if (s.happenedAtMs > untilMs || isoDay(localDay(zone, s.happenedAtMs)) !== today) continue;
     if (s.kind === 'left') here.delete(s.body.whoId);
     else if (!here.has(s.body.whoId)) here.set(s.body.whoId, s.happenedAtMs);
   }

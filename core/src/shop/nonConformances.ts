@@ -15,6 +15,7 @@ export type NonConformity =
   | {
       readonly what: 'film-refused';
       readonly meanUm: number;
+      readonly leastUm: number;
       readonly nominalUm: number;
       readonly rule: string;
     }
@@ -111,7 +112,15 @@ function filmTroubles(snapshot: Snapshot, part: DerivedPart, f: FactOf<'film-rea
   const trust = gaugeId === undefined ? null : gaugeTrust(snapshot.shop.stock, gaugeId, originMs(f));
   return [
     ...(acceptance?.verdict === 'refused' && statistics
-      ? [{ what: 'film-refused' as const, meanUm: statistics.meanUm, nominalUm, rule }]
+      ? [
+          {
+            what: 'film-refused' as const,
+            meanUm: statistics.meanUm,
+            leastUm: statistics.leastUm,
+            nominalUm,
+            rule,
+          },
+        ]
       : []),
     ...(trust?.state === 'doubt'
       ? [

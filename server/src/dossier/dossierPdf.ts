@@ -10,6 +10,7 @@ import type { KnownHow, SignedHead } from '@calvetta/contract';
 import {
   ANSWER_WORDS,
   CLOSED_WORDS,
+  dayWords,
   FACT_WORDS,
   factDetail,
   findingName,
@@ -252,7 +253,8 @@ function notConforming(paper: Paper, p: DossierPart, say: Sayer): void {
 }
 function concessionText({ concession: c }: NonConformance): string {
   if (c === null) return 'not answered';
-  const until = c.untilDay === null ? '' : ` until ${c.untilDay}${c.isOver ? ', which is over' : ''}`;
+  const until =
+    c.untilDay === null ? '' : ` until ${dayWords(c.untilDay)}${c.isOver ? ', which is over' : ''}`;
   return `allowed${until} by ${c.allowedBy}${c.reference === null ? '' : ` (${c.reference})`}: ${c.reason}`;
 }
 

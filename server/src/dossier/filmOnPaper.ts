@@ -1,5 +1,5 @@
 import type { CoatWindow, DossierCoat, DossierPart } from '@calvetta/core';
-import { ACCEPTANCE_WORDS } from '@calvetta/contract/words';
+import { ACCEPTANCE_WORDS, dayWords } from '@calvetta/contract/words';
 import type { Paper } from './paper.ts';
 import type { Sayer } from './sayer.ts';
 
@@ -86,7 +86,7 @@ const batchText = (c: DossierCoat): string =>
     c.hardenerBatch === null ? null : `hardener ${c.hardenerBatch}`,
     ...c.certificates.map(
       (k) =>
-        `certificate ${k.certificate}${k.goodUntil === null ? '' : `, vouched for until ${k.goodUntil}`}`,
+        `certificate ${k.certificate}${k.goodUntil === null ? '' : `, vouched for until ${dayWords(k.goodUntil)}`}`,
     ),
     c.thinPct === null || c.thinPct === 0 ? null : `thinned ${c.thinPct.toFixed(0)} %`,
     c.mixAgeMin === null ? null : `mix ${c.mixAgeMin.toFixed(0)} min old`,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { TinView } from '@calvetta/contract';
+import { dayWords } from '@calvetta/contract/words';
 import { Field } from '../forms/Field.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { useSave } from '../forms/useSave.ts';
@@ -53,7 +54,7 @@ export function BatchPapers({ tin }: { readonly tin: TinView }) {
           {tin.certificates.map((c) => (
             <li key={c.factId}>
               {c.certificate}
-              {c.goodUntil === null ? '' : `; its maker vouches for it until ${c.goodUntil}`}
+              {c.goodUntil === null ? '' : `; its maker vouches for it until ${dayWords(c.goodUntil)}`}
             </li>
           ))}
         </ul>

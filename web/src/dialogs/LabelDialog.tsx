@@ -26,7 +26,7 @@ export function LabelDialog({ tinId, onClose }: Props) {
   const shelf = useShelf();
   const tin = shelf.data?.tins.find((t) => t.tinId === tinId);
   return (
-    <Panel title="Correct the label" subtitle={tin ? tinName(tin) : ''} onClose={onClose}>
+    <Panel title="Label and papers" subtitle={tin ? tinName(tin) : ''} onClose={onClose}>
       {tin ? (
         <div className="flex flex-col gap-4">
           <BatchPapers tin={tin} />

@@ -42,6 +42,8 @@ export interface PeopleView {
 }
 
 const HANDOVERS_SHOWN = 5;
+/** A snapshot keeps its moment for a while, and clocks differ: what was entered just now counts. */
+const JUST_NOW_MS = 5 * 60_000;
 
 /** What somebody may do at a moment of the shop's. */
 export function mayAt(
@@ -59,7 +61,8 @@ export function peopleView(snapshot: Snapshot): PeopleView {
   const { zone } = shop.workshop;
   const nameOf = (personId: string): string | null =>
     shop.people.find((p) => p.personId === personId)?.name ?? null;
-  const isIn = new Map(inToday(shop.stock, zone, nowMs).map((p) => [p.personId, p.sinceMs]));
+  const untilMs = nowMs + JUST_NOW_MS;
+  const isIn = new Map(inToday(shop.stock, zone, nowMs, untilMs).map((p) => [p.personId, p.sinceMs]));
   return {
     nowMs,
     day: isoDay(localDay(zone, nowMs)),
@@ -67,7 +70,7 @@ export function peopleView(snapshot: Snapshot): PeopleView {
       .filter((p) => !p.isAway)
       .map((p) => ({
         personId: p.personId,
-        inductions: INDUCTIONS.map((to) => ({ to, may: mayAt(snapshot, p, to, nowMs) })),
+        inductions: INDUCTIONS.map((to) => ({ to, may: mayAt(snapshot, p, to, untilMs) })),
         inSinceMs: isIn.get(p.personId) ?? null,
       })),
     handovers: standingStock(shop.stock)

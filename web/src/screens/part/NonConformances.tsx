@@ -1,6 +1,6 @@
 import type { NonConformance } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
-import { FACT_WORDS, nonConformityWords } from '@calvetta/contract/words';
+import { dayWords, FACT_WORDS, nonConformityWords } from '@calvetta/contract/words';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
@@ -48,7 +48,8 @@ function Line({ about, part }: { readonly about: NonConformance; readonly part: 
       {concession === null ? null : (
         <p className="text-[14px]">
           {concession.isOver ? 'Was allowed to stay' : 'May stay'}
-          {concession.untilDay === null ? '' : ` until ${concession.untilDay}`}, by {concession.allowedBy}
+          {concession.untilDay === null ? '' : ` until ${dayWords(concession.untilDay)}`}, by{' '}
+          {concession.allowedBy}
           {concession.reference === null ? '' : ` (${concession.reference})`}: {concession.reason}
         </p>
       )}

@@ -1,5 +1,5 @@
 import type { Person } from '@calvetta/core';
-import { INDUCTION_WORDS } from '@calvetta/contract/words';
+import { INDUCTION_SHORT } from '@calvetta/contract/words';
 import { useDoor, usePeopleView, useShop } from '../../api/queries.ts';
 import { AddLine } from '../../forms/AddLine.tsx';
 import { Rename } from '../../forms/Rename.tsx';
@@ -56,7 +56,7 @@ function Line({ person: p }: { readonly person: Person }) {
   const isSignedIn = useDoor().data?.me?.personId != null;
   return (
     <li className="flex flex-wrap items-center justify-between gap-2 border-t border-line/60">
-      <span>
+      <span className="min-w-0 flex-1 py-0.5">
         <Rename
           name={p.name}
           label="Name of the person"
@@ -119,10 +119,10 @@ function Shown({ personId }: { readonly personId: string }) {
   if (shown.length === 0 && lapsed.length === 0) return null;
   return (
     <span className="block text-[13px] text-quiet">
-      {shown.map((i) => INDUCTION_WORDS[i.to]).join(', ')}
+      {shown.map((i) => INDUCTION_SHORT[i.to]).join(', ')}
       {lapsed.length === 0 ? null : (
         <span className="text-bad">
-          {shown.length === 0 ? '' : '; '}lapsed: {lapsed.map((i) => INDUCTION_WORDS[i.to]).join(', ')}
+          {shown.length === 0 ? '' : '; '}lapsed: {lapsed.map((i) => INDUCTION_SHORT[i.to]).join(', ')}
         </span>
       )}
     </span>
