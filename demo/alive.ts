@@ -48,7 +48,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
     places: file.places.map((p) => ({ ...p, ...NEW })),
     probes: file.probes.map((p) => ({ ...p, ...NEW })),
     sheets: file.sheets,
-    machines: file.machines.map((m) => ({ ...m, ...NEW })),
+    machines: file.machines.map((m) => ({ accession: null, ...m, ...NEW })),
     assemblies: file.machines.flatMap((m) =>
       m.assemblies.map((a) => ({ ...a, machineId: m.machineId, ...NEW })),
     ),
@@ -57,6 +57,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
       assemblyId: p.assembly.assemblyId,
       assemblyName: p.assembly.name,
       faceCount: p.faces,
+      comesFrom: p.comesFrom ?? null,
       isAwayItself: false,
       ...NEW,
     })),

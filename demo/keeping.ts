@@ -7,6 +7,13 @@ export const GAUGES = [
   { gaugeId: 'bench-scale', name: 'Bench scale', kind: 'scale' as const },
 ];
 
+/** Numbers in the works' own register, and where a part comes from that is not the machine's own. */
+export const ACCESSIONS: Readonly<Record<string, string>> = { quarry: 'SW 1987/4', saltern: 'SW 2019/11' };
+export const COMES_FROM: Readonly<Record<string, string>> = {
+  'saltern.wing-float-spare': 'off a sister machine, broken up; came in a trade',
+  'quarry.chimney': 'made new to the drawing; the old one is kept',
+};
+
 /** Three who spray and blast, long since shown how; a young one, and one whose turn it is again. */
 const SHOWN: readonly (readonly [who: string, to: Induction, until?: string])[] = [
   ...['ines', 'ruth', 'tom'].flatMap((who) =>

@@ -9,7 +9,7 @@ import { CATALOGUE_SHEETS, FULL_SHOP } from '@calvetta/core';
 import { demoFindings } from './findings.ts';
 import { PEOPLE_AND_PLACES } from './people.ts';
 import { demoHours } from './hours.ts';
-import { demoKeeping, demoSamples, GAUGES } from './keeping.ts';
+import { ACCESSIONS, COMES_FROM, demoKeeping, demoSamples, GAUGES } from './keeping.ts';
 import { demoSignOffs } from './signOffs.ts';
 import { CUPS, demoShelf, PACK_LIST } from './shelf.ts';
 
@@ -237,9 +237,11 @@ function partOf(machineId: string, p: PartLine, pairOf: Map<string, string>): Sh
   if (!recipe) throw new Error(`no recipe for ${p.state}`);
   recipe(p, partId);
   toLog.push(() => logSteps(partId, route.steps, ['cured', 'baked', 'two-years'].includes(p.state)));
+  const comesFrom = COMES_FROM[partId];
   return {
     partId,
     name: p.name,
+    ...(comesFrom === undefined ? {} : { comesFrom }),
     substrate: p.substrate as Substrate,
     massKg: p.massKg,
     areaM2: p.areaM2,
@@ -332,6 +334,7 @@ export function makeScenario(): ShopFile {
     machineId: m.machineId,
     name: m.name,
     kind: m.kind,
+    accession: ACCESSIONS[m.machineId] ?? null,
     assemblies: m.assemblies.map((a) => ({
       assemblyId: `${m.machineId}.${slug(a.name)}`,
       name: a.name,

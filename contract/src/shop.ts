@@ -106,6 +106,7 @@ export interface ShopMachine extends PutAway {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
+  readonly accession?: string | null;
   readonly assemblies: readonly ({
     readonly assemblyId: string;
     readonly name: string;
@@ -124,6 +125,7 @@ export interface ShopPart extends PutAway {
   readonly faces: 1 | 2;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
+  readonly comesFrom?: string;
   readonly route: readonly {
     readonly stepId: string;
     readonly kind: string;

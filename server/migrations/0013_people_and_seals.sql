@@ -65,3 +65,7 @@ begin
   lock table reading in share mode;
   return clock_timestamp();
 end $$;
+
+-- What a collection calls a machine, and where a part comes from: original, made new, off another.
+alter table machine add column accession text check (length(accession) between 1 and 80);
+alter table part add column comes_from text check (length(comes_from) between 1 and 300);

@@ -102,10 +102,12 @@ export const newProbe = Joi.object<NewProbe>({
 }).options({ presence: 'required' });
 export const probePatch = patchOf<ProbePatch>({ ...probe, isAway });
 
+const accession = Joi.string().trim().min(1).max(80);
 export interface NewMachine {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
+  readonly accession: string | null;
 }
 export interface MachinePatch extends Patch, Partial<Omit<NewMachine, 'machineId'>> {
   readonly before?: string | null;
@@ -114,8 +116,15 @@ export const newMachine = Joi.object<NewMachine>({
   machineId: id.required(),
   name: name.required(),
   kind: name.required(),
+  accession: accession.allow(null).default(null),
 });
-export const machinePatch = patchOf<MachinePatch>({ name, kind: name, isAway, before });
+export const machinePatch = patchOf<MachinePatch>({
+  name,
+  kind: name,
+  accession: accession.allow(null),
+  isAway,
+  before,
+});
 
 export interface NewAssembly {
   readonly assemblyId: string;
@@ -144,6 +153,7 @@ export interface PartPatch extends Patch {
   readonly faceCount?: 1 | 2;
   readonly pairPartId?: string | null;
   readonly isBrightMetal?: boolean;
+  readonly comesFrom?: string | null;
   readonly before?: string | null;
 }
 export const partPatch = patchOf<PartPatch>({
@@ -157,6 +167,7 @@ export const partPatch = patchOf<PartPatch>({
   faceCount: Joi.valid(1, 2),
   pairPartId: id.allow(null),
   isBrightMetal: Joi.boolean(),
+  comesFrom: Joi.string().trim().min(1).max(300).allow(null),
   isAway,
   before,
 });

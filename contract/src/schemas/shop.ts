@@ -170,6 +170,7 @@ const part = Joi.object({
   faces: Joi.valid(1, 2).required(),
   colourGroup: name.allow(null).required(),
   pairPartId: id.allow(null).required(),
+  comesFrom: Joi.string().trim().min(1).max(300),
   isAway,
   route: Joi.array()
     .items(
@@ -266,6 +267,7 @@ export const shopFile = Joi.object({
         machineId: id.required(),
         name: name.required(),
         kind: name.required(),
+        accession: Joi.string().trim().min(1).max(80).allow(null),
         isAway,
         assemblies: Joi.array()
           .items(

@@ -77,6 +77,8 @@ export interface MachineRow extends CanBeAway {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
+  /** Its number in a collection's own register; null: none. */
+  readonly accession: string | null;
 }
 export interface AssemblyRow extends CanBeAway {
   readonly assemblyId: string;
@@ -98,6 +100,8 @@ export interface PartRow extends CanBeAway {
   readonly faceCount: 1 | 2;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
+  /** Original, made new, off another machine: in the shop's own words; null: nobody has said. */
+  readonly comesFrom: string | null;
   /** Itself, and not only because its assembly or machine is. */
   readonly isAwayItself: boolean;
 }

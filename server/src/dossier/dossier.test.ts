@@ -89,6 +89,28 @@ describe('a dossier on paper', () => {
     // 18 °C at 50 %: dew point 7.4 °C (Magnus, WMO-No. 8), so 10.6 K above it.
     expect(text).toMatch(/10\.[56] K above/);
   });
+  it('says what it is: its number in a register, where a part comes from, what was put by', async () => {
+    const version = async (path: string, key: string, id: string): Promise<number> => {
+      const all = (await app.call('GET', path)).body as Record<string, readonly Record<string, unknown>[]>;
+      return Number(all['machines']!.find((m) => m[key] === id)!['version']);
+    };
+    const set = await app.call('PATCH', '/api/machines/quarry', {
+      version: await version('/api/machines', 'machineId', 'quarry'),
+      accession: 'SW 1987/4',
+    });
+    const part = (await app.call('GET', `/api/parts/${FRAME}`)).body as { version: number };
+    const came = await app.call('PATCH', `/api/parts/${FRAME}`, {
+      version: part.version,
+      comesFrom: 'made new, 2025',
+    });
+    const kept = await app.post('/api/facts', {
+      facts: [factInput('sample-kept', FRAME, 0, { what: 'witness-panel', where: 'drawer 3' })],
+    });
+    expect([set.status, came.status, kept.status]).toEqual([200, 200, 201]);
+    const { text } = read((await take(`/parts/${FRAME}/dossier.pdf`)).bytes);
+    for (const said of ['SW 1987/4', 'made new, 2025', 'witness panel', 'drawer 3', 'saddle-tank locomotive'])
+      expect(text).toContain(said);
+  });
   it('writes letters that its fonts lack in such that they have, and leaves no empty box', async () => {
     const { text } = read((await take(`/parts/${FRAME}/dossier.pdf`)).bytes);
     expect(text.replace(/\s+/g, ' ')).toContain('Stoß, at most 3 mm - Łódź');

@@ -65,7 +65,8 @@ function frontPage(paper: Paper, d: Dossier, say: Sayer, head: SignedHead): void
   paper.line(`Record of its coatings, kept by ${d.shopName}. Made ${say.when(d.madeAtMs)}.`);
   paper.space(8);
   paper.facts([
-    ['Machine', d.machineName],
+    ['Machine', [d.machineName, d.machineKind].filter((x) => x !== '').join(', ')],
+    ['Accession number', d.accession ?? ''],
     ['Parts', String(d.parts.length)],
     ['Area', areaM2 > 0 ? `${areaM2.toFixed(1)} m²` : ''],
     ['Hours logged', hours > 0 ? `${hours.toFixed(1)} h` : 'none'],
@@ -118,6 +119,7 @@ async function onePart(paper: Paper, p: DossierPart, d: Dossier, say: Sayer, bes
     ['Area', card.areaM2 === null ? 'not known' : `${card.areaM2} m²`],
     ['Thickness', detail.thicknessMm === null ? '' : `${detail.thicknessMm} mm`],
     ['Pair', p.pairName ?? ''],
+    ['Comes from', detail.comesFrom ?? ''],
     ['Where it lives', survey ? (ANSWER_WORDS[survey.category] ?? survey.category) : 'not surveyed'],
     ['Finish', survey ? (ANSWER_WORDS[survey.finish] ?? survey.finish) : ''],
     ['Colour', detail.colourGroup ?? ''],

@@ -82,6 +82,7 @@ function gaugeText({ n, gauge }: DossierPart['films'][number], say: Sayer): stri
 
 const batchText = (c: DossierCoat): string =>
   [
+    c.colour,
     c.batch ?? 'not noted',
     c.hardenerBatch === null ? null : `hardener ${c.hardenerBatch}`,
     ...c.certificates.map(

@@ -210,8 +210,8 @@ async function insertMachines(tx: Db, file: ShopFile): Promise<void> {
   let seq = 0;
   for (const m of file.machines) {
     await tx.query(
-      `insert into machine (workshop_id, machine_id, name, kind, seq, put_away_at) values ($1, $2, $3, $4, $5, ${AWAY('$6')})`,
-      [id, m.machineId, m.name, m.kind, ++seq, isAway(m)],
+      `insert into machine (workshop_id, machine_id, name, kind, seq, put_away_at, accession) values ($1, $2, $3, $4, $5, ${AWAY('$6')}, $7)`,
+      [id, m.machineId, m.name, m.kind, ++seq, isAway(m), m.accession ?? null],
     );
     for (const a of m.assemblies) {
       await tx.query(
@@ -225,8 +225,8 @@ async function insertMachines(tx: Db, file: ShopFile): Promise<void> {
 
 async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, seq: number): Promise<void> {
   await tx.query(
-    `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq, put_away_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, ${AWAY('$14')})`,
+    `insert into part (workshop_id, part_id, assembly_id, name, substrate, mass_kg, area_m2, thickness_mm, is_bright_metal, faces, colour_group, pair_part_id, seq, put_away_at, comes_from)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, ${AWAY('$14')}, $15)`,
     [
       id,
       p.partId,
@@ -242,6 +242,7 @@ async function insertPart(tx: Db, id: string, assemblyId: string, p: ShopPart, s
       p.pairPartId,
       seq,
       isAway(p),
+      p.comesFrom ?? null,
     ],
   );
   await tx.query(`insert into route (workshop_id, part_id, source) values ($1, $2, 'typed')`, [id, p.partId]);

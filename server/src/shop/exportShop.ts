@@ -52,6 +52,7 @@ function partOf(shop: ShopState, p: ShopState['parts'][number]): ShopPart {
     faces: p.faceCount,
     colourGroup: p.colourGroup,
     pairPartId: p.pairPartId,
+    ...(p.comesFrom === null ? {} : { comesFrom: p.comesFrom }),
     ...(p.isAwayItself ? AWAY : {}),
     route: (shop.steps.get(p.partId) ?? []).map(({ stepId, kind, sheetId, coats, dftUm }) => ({
       stepId,

@@ -178,7 +178,7 @@ export async function listSheets(db: Db, workshopId: string): Promise<ProductShe
 
 const PART_COLUMNS = `p.part_id as "partId", p.name, p.assembly_id as "assemblyId", a.name as "assemblyName", a.machine_id as "machineId", p.substrate, p.mass_kg as "massKg",
   p.area_m2 as "areaM2", p.thickness_mm as "thicknessMm", p.is_bright_metal as "isBrightMetal", p.faces as "faceCount", p.colour_group as "colourGroup",
-  p.pair_part_id as "pairPartId", p.version, p.put_away_at is not null as "isAwayItself",
+  p.pair_part_id as "pairPartId", p.comes_from as "comesFrom", p.version, p.put_away_at is not null as "isAwayItself",
   coalesce(p.put_away_at, a.put_away_at, m.put_away_at) is not null as "isAway"`;
 const PART_TABLES =
   'part p join assembly a using (workshop_id, assembly_id) join machine m on m.workshop_id = a.workshop_id and m.machine_id = a.machine_id';
@@ -193,7 +193,7 @@ export async function listParts(db: Db, workshopId: string): Promise<PartRow[]> 
 
 export async function listMachines(db: Db, workshopId: string): Promise<MachineRow[]> {
   const { rows } = await db.query<MachineRow>(
-    `select machine_id as "machineId", name, kind, version, ${IS_AWAY} from machine where workshop_id = $1 order by seq`,
+    `select machine_id as "machineId", name, kind, accession, version, ${IS_AWAY} from machine where workshop_id = $1 order by seq`,
     [workshopId],
   );
   return rows;

@@ -59,6 +59,7 @@ function EditForm({ part, onClose }: { readonly part: PartDetail; readonly onClo
     areaM2: card.areaM2,
     thicknessMm: part.thicknessMm,
     colourGroup: part.colourGroup,
+    comesFrom: part.comesFrom,
   });
   const theirs = theirsOf(save) as Stored | null;
   const store = (over: number): void => {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { MachineView } from '@calvetta/contract';
 import { useMachines } from '../api/queries.ts';
 import { TextField } from '../forms/fields.tsx';
-import { words } from '../forms/read.ts';
+import { maybe, words } from '../forms/read.ts';
 import { theirsOf } from '../forms/theirsOf.ts';
 import { useDraft } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
@@ -35,7 +35,7 @@ export function MachineDialog({ machineId, onClose }: Props) {
 const KINDS = ['locomotive', 'aircraft', 'tractor', 'engine', 'chassis', 'machine tool', 'boat', 'crane'];
 
 interface FormProps {
-  readonly machine: Pick<MachineView, 'machineId' | 'name' | 'kind' | 'version'> | null;
+  readonly machine: Pick<MachineView, 'machineId' | 'name' | 'kind' | 'accession' | 'version'> | null;
   /** Told the id of the machine that was made or changed; null when theirs was kept. */
   readonly onDone: (machineId: string | null) => void;
 }
@@ -46,8 +46,8 @@ export function MachineForm({ machine, onDone }: FormProps) {
   const [id] = useState(() => machine?.machineId ?? `m-${newId().slice(0, 12)}`);
   const [version] = useState(machine?.version ?? 1);
   const draft = useDraft(
-    { name: words, kind: words },
-    { name: machine?.name ?? '', kind: machine?.kind ?? '' },
+    { name: words, kind: words, accession: maybe(words) },
+    { name: machine?.name ?? '', kind: machine?.kind ?? '', accession: machine?.accession ?? '' },
   );
   const theirs = theirsOf(save) as Pick<MachineView, 'name' | 'kind' | 'version'> | null;
   const store = (over: number): void => {
@@ -87,6 +87,13 @@ export function MachineForm({ machine, onDone }: FormProps) {
           <option key={k} value={k} />
         ))}
       </datalist>
+      <TextField
+        label="Accession number"
+        hint="of a collection’s register; may be left empty"
+        bound={draft.bind('accession')}
+        refused={save.problemAt('accession')}
+        maxLength={80}
+      />
       <SaveEnd
         save={save}
         what="this machine"

@@ -53,6 +53,7 @@ function NewPartForm({ machine, assemblyId, onClose }: FormProps) {
     areaM2: null,
     thicknessMm: null,
     colourGroup: null,
+    comesFrom: null,
   });
   const store = (): void => {
     const v = form.read();

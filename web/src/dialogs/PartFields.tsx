@@ -88,6 +88,15 @@ export function PartFields({ form, save, partId, isNew = false }: Props) {
           onChange={(id) => choose({ pairPartId: id === '' ? null : id })}
         />
       </div>
+      {isNew ? null : (
+        <TextField
+          label="Comes from"
+          hint="original, made new, off another machine: for the dossier"
+          bound={draft.bind('comesFrom')}
+          refused={save.problemAt('comesFrom')}
+          maxLength={300}
+        />
+      )}
     </>
   );
 }

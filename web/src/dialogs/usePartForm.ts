@@ -16,6 +16,7 @@ export interface PartData {
   readonly areaM2: number | null;
   readonly thicknessMm: number | null;
   readonly colourGroup: string | null;
+  readonly comesFrom: string | null;
 }
 
 export const numberText = (x: number | null): string => (x === null ? '' : String(Number(x.toPrecision(4))));
@@ -27,6 +28,7 @@ const readersFor = (areaUnit: 'm2' | 'ft2') => ({
   areaM2: size('area', 'area', areaUnit, 10_000),
   thicknessMm: size('thickness', 'length', 'mm', 1, 1000),
   colourGroup: maybe(words),
+  comesFrom: maybe(words),
 });
 type PartReaders = ReturnType<typeof readersFor>;
 type Chosen = Pick<PartData, 'substrate' | 'assemblyId' | 'faceCount' | 'pairPartId' | 'isBrightMetal'>;
@@ -51,6 +53,7 @@ export function usePartForm(machineId: string, first: PartData): PartForm {
     areaM2: numberText(first.areaM2 === null || areaUnit === 'm2' ? first.areaM2 : first.areaM2 / M2_PER_FT2),
     thicknessMm: numberText(first.thicknessMm),
     colourGroup: first.colourGroup ?? '',
+    comesFrom: first.comesFrom ?? '',
   }));
   return {
     machineId,

@@ -31,6 +31,8 @@ export interface DossierCoat {
   readonly no: number;
   readonly productName: string;
   readonly sheetId: string;
+  /** As it stands on the tin its cup was mixed from; null: not noted. */
+  readonly colour: string | null;
   readonly batch: string | null;
   readonly hardenerBatch: string | null;
   /** Papers of the batches it was mixed from. */
@@ -91,6 +93,9 @@ export interface Dossier {
   readonly shopName: string;
   readonly title: string;
   readonly machineName: string;
+  /** What it is and its number in a collection's register. */
+  readonly machineKind: string;
+  readonly accession: string | null;
   readonly parts: readonly DossierPart[];
   /** What people are called on paper, by their ids. */
   readonly names: Readonly<Record<string, string>>;
@@ -112,6 +117,7 @@ export function namesOnPaper(people: readonly Person[]): (personId: string) => s
 /** The dossier of some parts of one machine, in the order given. Pure. */
 export function dossierOf(snapshot: Snapshot, title: string, parts: readonly DerivedPart[]): Dossier {
   const { workshop, machines } = snapshot.shop;
+  const machine = machines.find((m) => m.machineId === parts[0]?.row.machineId);
   return {
     format: 'calvetta-dossier/1',
     madeAtMs: snapshot.nowMs,
@@ -119,7 +125,9 @@ export function dossierOf(snapshot: Snapshot, title: string, parts: readonly Der
     currency: workshop.currency,
     shopName: workshop.name,
     title,
-    machineName: machines.find((m) => m.machineId === parts[0]?.row.machineId)?.name ?? '',
+    machineName: machine?.name ?? '',
+    machineKind: machine?.kind ?? '',
+    accession: machine?.accession ?? null,
     parts: parts.map((p) => dossierPart(snapshot, p)),
     names: Object.fromEntries(
       snapshot.shop.people.map((p) => [p.personId, namesOnPaper(snapshot.shop.people)(p.personId)]),
@@ -179,6 +187,7 @@ function coatsOf(
         no: i + 1,
         productName: c.sheet.name,
         sheetId: c.sheet.sheetId,
+        colour: mixOf(snapshot, body?.mixId)?.fact.body.colour ?? null,
         batch: c.batch ?? fact?.mix?.batch ?? null,
         hardenerBatch: fact?.mix?.hardenerBatch ?? null,
         certificates: papersOf(snapshot, body?.mixId),
@@ -202,10 +211,13 @@ function coatsOf(
   );
 }
 
+const mixOf = (snapshot: Snapshot, mixId: string | undefined) =>
+  mixId === undefined ? undefined : stockNow(snapshot).ledger.mixes.get(mixId);
+
 /** Papers of the tins that a mix was poured from. */
 function papersOf(snapshot: Snapshot, mixId: string | undefined): Certificate[] {
   const { tins, stock } = snapshot.shop;
-  const mix = mixId === undefined ? undefined : stockNow(snapshot).ledger.mixes.get(mixId);
+  const mix = mixOf(snapshot, mixId);
   const { aTinId, bTinId } = mix?.fact.body ?? { aTinId: null, bTinId: null };
   return tins
     .filter((t) => t.tinId === aTinId || t.tinId === bTinId)

@@ -11,6 +11,7 @@ export interface MachineView {
   readonly machineId: string;
   readonly name: string;
   readonly kind: string;
+  readonly accession: string | null;
   readonly assemblies: readonly {
     readonly assemblyId: string;
     readonly name: string;
@@ -50,6 +51,7 @@ export function machinesOf(snapshot: Snapshot): MachinesResponse {
       machineId: m.machineId,
       name: m.name,
       kind: m.kind,
+      accession: m.accession,
       isAway: m.isAway,
       version: m.version,
       ...progressFields(inUse),

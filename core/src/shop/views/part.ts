@@ -194,6 +194,7 @@ export function partDetail(snapshot: Snapshot, part: DerivedPart): PartDetail {
     thicknessMm: row.thicknessMm,
     colourGroup: row.colourGroup,
     pairPartId: row.pairPartId,
+    comesFrom: row.comesFrom,
     isBrightMetal: row.isBrightMetal,
     paintCents: paintCents(facts),
     paintKg: paintKg(part),

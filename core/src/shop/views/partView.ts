@@ -111,6 +111,8 @@ export interface PartDetail extends Moment {
   readonly thicknessMm: number | null;
   readonly colourGroup: string | null;
   readonly pairPartId: string | null;
+  /** Original, made new, off another machine; null: nobody has said. */
+  readonly comesFrom: string | null;
   /** Polished metal that is kept bright. */
   readonly isBrightMetal: boolean;
   /** Paint on it by what its mixes cost, cents; null when nothing is known. */

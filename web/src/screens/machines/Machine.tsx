@@ -47,7 +47,9 @@ export function Machine({ machine, others, data, filter, startsOpen }: Props) {
               {isOpen ? '▾' : '▸'} {machine.name}
             </span>
             <span className="block text-[13px] text-quiet">
-              {machine.kind} · {parts.length} parts · {units.area(machine.areaM2)}
+              {machine.kind}
+              {machine.accession === null ? '' : `, ${machine.accession}`} · {parts.length} parts ·{' '}
+              {units.area(machine.areaM2)}
             </span>
           </span>
           <ProgressBar share={machine.progressByArea} hours={machine} />

@@ -8,7 +8,7 @@ export const machineListed = (m: MachineView): Listed => ({
   id: m.machineId,
   name: m.name,
   version: m.version,
-  again: { machineId: m.machineId, name: m.name, kind: m.kind },
+  again: { machineId: m.machineId, name: m.name, kind: m.kind, accession: m.accession },
 });
 export const assemblyListed = (machineId: string, a: AssemblyView): Listed => ({
   path: 'assemblies',
