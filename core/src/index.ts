@@ -344,6 +344,9 @@ export {
   type PlanProblem,
 } from './plan/problem.ts';
 export { planProblem } from './plan/build.ts';
+export { askWith, HELP_HEAT_C, HELPS, type Help } from './plan/helps.ts';
+export { LEANS } from './plan/leans.ts';
+export { holdsOf, replayOnce, type Holds, type Replay } from './plan/replay.ts';
 export { makePlans, plannedBefore, repaired, type MadePlan } from './plan/make.ts';
 export { BREACHES, type BreachCode } from './plan/check.ts';
 export { COST_KINDS, type CostKind, type PlanCost } from './plan/cost.ts';

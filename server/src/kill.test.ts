@@ -143,6 +143,9 @@ const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(do
 function load() {
   const [stored, unsure]: [FactInput[], FactInput[]] = [[], []];
   const s = { isOn: true };
+  const goesOn = (): boolean => s.isOn;
+  const sent = async (fact: FactInput): Promise<boolean> =>
+    [200, 201].includes(await post('/api/facts', { facts: [fact] }));
   const writer = async (): Promise<void> => {
     while (s.isOn) {
       const fact = factInput(
@@ -152,12 +155,12 @@ function load() {
         { text: 'under load' },
         { happenedAt: new Date(Date.now() - 60_000).toISOString() },
       );
-      let status = 0;
-      while (s.isOn && status !== 200 && status !== 201) {
-        status = await post('/api/facts', { facts: [fact] });
-        if (status !== 200 && status !== 201) await pause(50);
+      let isStored = await sent(fact);
+      while (!isStored && goesOn()) {
+        await pause(50);
+        isStored = await sent(fact);
       }
-      (status === 200 || status === 201 ? stored : unsure).push(fact);
+      (isStored ? stored : unsure).push(fact);
       // A long look would otherwise end in waiting for one part's hundred thousand notes.
       if (KILLS > 5) await pause(150);
     }

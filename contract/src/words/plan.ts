@@ -1,4 +1,5 @@
 import type {
+  Help,
   AgendaLine,
   AgendaSession,
   BindKind,
@@ -146,3 +147,10 @@ export const agendaText = ({ lines }: AgendaSession, zone: string): string =>
     ...lines.map((l) => lineWords(l, zone)),
     'Read the air before every coat: the plan only expects it to hold.',
   ].join('\n');
+
+/** Changes that may make a plan surer. */
+export const HELP_WORDS: Readonly<Record<Help, string>> = {
+  person: 'one more who comes',
+  painter: 'one more who sprays',
+  heat: 'the place where coats are laid kept at 18 °C',
+};

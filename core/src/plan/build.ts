@@ -1,5 +1,5 @@
 import { DAY_MS, MINUTE_MS } from '../base/time.ts';
-import { addDays, instantOf, type LocalDay } from '../base/zone.ts';
+import { endOfDay } from '../base/zone.ts';
 import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
 import { placeAir, type AirData } from '../shop/air.ts';
 import { nightsBetween, sessionsAhead } from '../shop/calendar.ts';
@@ -7,6 +7,7 @@ import { surfaceOf, type DerivedPart, type SurfaceFrame } from '../shop/part.ts'
 import { partsInUse, type Snapshot } from '../shop/snapshot.ts';
 import type { ShopState } from '../shop/state.ts';
 import { upToGrid } from './grid.ts';
+import { leaned } from './leans.ts';
 import { bareNow, operationsOf } from './operations.ts';
 import type { PlanAsk, PlanAsks, PlanPart, PlanProblem, PlanSession, PlanSurface } from './problem.ts';
 import { planAir, usualOf, USUAL_DAYS } from './usual.ts';
@@ -32,14 +33,6 @@ function heated(air: readonly AirStretch[], heat: readonly PlanAsk['heat'][numbe
   return out;
 }
 
-const dayOf = (iso: string): LocalDay => {
-  const [year, month, day] = iso.split('-').map(Number);
-  return { year: year!, month: month!, day: day! };
-};
-
-/** The end of a day of the shop's calendar. */
-const endOfDay = (zone: string, iso: string): number => instantOf(zone, addDays(dayOf(iso), 1), 0);
-
 function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
   const { shop, nowMs } = snapshot;
   const days = ask.weeks * 7;
@@ -51,9 +44,14 @@ function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
 
 /**
  * All that a plan is made from: the machines asked for, part by part, with the sessions, the air and the surfaces as far as the plan
- * looks. What cannot be planned is among `asks`, with what keeps it out. Pure.
+ * looks. What cannot be planned is among `asks`, with what keeps it out. `sigmas`: as the air may turn out, against what is expected of it. Pure.
  */
-export function planProblem(snapshot: Snapshot, data: AirData, ask: PlanAsk): PlanProblem {
+export function planProblem(
+  snapshot: Snapshot,
+  data: AirData,
+  ask: PlanAsk,
+  sigmas: number | null = null,
+): PlanProblem {
   const { shop, nowMs } = snapshot;
   const { zone } = shop.workshop;
   const endMs = nowMs + ask.weeks * 7 * DAY_MS;
@@ -67,7 +65,9 @@ export function planProblem(snapshot: Snapshot, data: AirData, ask: PlanAsk): Pl
       const { track } = placeAir(p, data.places[p.placeId] ?? none, data.outdoor, fromMs, nowMs, endMs);
       const usual = usualOf(track, zone, nowMs);
       usualDays[p.placeId] = usual?.days ?? 0;
-      const known = planAir(track, usual, zone, Math.max(nowMs, data.forecastEndMs), endMs);
+      const expected = planAir(track, usual, zone, Math.max(nowMs, data.forecastEndMs), endMs);
+      const known =
+        sigmas === null ? expected : leaned(expected, sigmas, nowMs, Math.max(nowMs, data.forecastEndMs));
       const heat = ask.heat.filter((h) => h.placeId === p.placeId);
       // What the days of the last weeks would have been, had the heat been on: past the forecast they stand for the days to come.
       const always = heat.map((h) => ({ ...h, fromMs: fromMs - DAY_MS, toMs: endMs }));

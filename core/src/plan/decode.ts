@@ -53,6 +53,8 @@ export class Decoder {
   private readonly weather: PlanWeather;
   private readonly table: Timetable;
   private readonly notBefore: ReadonlyMap<string, number>;
+  /** By work, where it was planned for later than it could be. */
+  private readonly earliest: ReadonlyMap<string, number>;
   private readonly pins: ReadonlyMap<string, number>;
   private readonly runs: RunBook;
   private readonly items: PlanItem[] = [];
@@ -63,10 +65,12 @@ export class Decoder {
     problem: PlanProblem,
     weather: PlanWeather,
     notBefore: ReadonlyMap<string, number> = new Map(),
+    earliest: ReadonlyMap<string, number> = new Map(),
   ) {
     this.problem = problem;
     this.weather = weather;
     this.notBefore = notBefore;
+    this.earliest = earliest;
     this.table = new Timetable(problem.sessions, problem.ask.painters);
     this.runs = new RunBook(this.table);
     this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p.sessionMs]));
@@ -271,7 +275,8 @@ export class Decoder {
     const ready = this.readyFor(way, op);
     if (ready === null) return false;
     const pinMs = this.pins.get(op.opId);
-    const at = pinMs === undefined ? ready : later(ready, pinMs, 'pin');
+    const due = later(ready, this.earliest.get(op.opId) ?? 0, 'pin');
+    const at = pinMs === undefined ? due : later(due, pinMs, 'pin');
     if (op.coat) return this.coat(way, op, at, pinMs ?? null);
     if (op.handsMin === 0) {
       // Only time passes: nothing stands in the plan for it.

@@ -88,15 +88,17 @@ export function PartFields({ form, save, partId, isNew = false }: Props) {
           onChange={(id) => choose({ pairPartId: id === '' ? null : id })}
         />
       </div>
-      {isNew ? null : (
-        <TextField
-          label="Comes from"
-          hint="original, made new, off another machine: for the dossier"
-          bound={draft.bind('comesFrom')}
-          refused={save.problemAt('comesFrom')}
-          maxLength={300}
-        />
-      )}
+      {isNew ? null : <ComesFrom form={form} save={save} />}
     </>
   );
 }
+
+const ComesFrom = ({ form, save }: Pick<Props, 'form' | 'save'>) => (
+  <TextField
+    label="Comes from"
+    hint="original, made new, off another machine: for the dossier"
+    bound={form.draft.bind('comesFrom')}
+    refused={save.problemAt('comesFrom')}
+    maxLength={300}
+  />
+);

@@ -5,6 +5,5 @@ const AS_USUAL: Pace = {};
 /** How long work on such metal takes this shop, learned from its own hours; empty until it has logged some. */
 export function usePace(substrate: Substrate): Pace {
   const { data } = useLearned();
-  // A server of before answers without it.
-  return data?.pace?.[isCasting(substrate) ? 'casting' : 'plate'] ?? AS_USUAL;
+  return data?.pace[isCasting(substrate) ? 'casting' : 'plate'] ?? AS_USUAL;
 }

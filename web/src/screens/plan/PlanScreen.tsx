@@ -10,6 +10,7 @@ import { AskForm } from './AskForm.tsx';
 import { Compare } from './Compare.tsx';
 import { defaultAsk } from './defaultAsk.ts';
 import { HeatForm } from './HeatForm.tsx';
+import { HoldsPanel } from './HoldsPanel.tsx';
 import { Broken, Lacking } from './Lacking.tsx';
 import { dayWords } from './planWords.ts';
 import { PlanChart } from './PlanChart.tsx';
@@ -107,6 +108,7 @@ function Planning(props: PlanningProps) {
       {trial && view && !isMaking ? (
         <Compare before={trial.before} now={view} what={trial.what} onKeep={p.goOn} onBack={p.goBack} />
       ) : null}
+      {view && p.holding ? <HoldsPanel holding={p.holding} view={view} onStop={p.stop} /> : null}
       {view === null ? null : view.breaches.length > 0 ? (
         <Broken view={view} />
       ) : (
@@ -145,6 +147,9 @@ function Acts({
           {view ? 'Make it again' : 'Make a plan'}
         </Button>
       )}
+      {view && !isMaking && view.breaches.length === 0 && view.runs.length > 0 ? (
+        <Button onClick={p.live}>Will it hold?</Button>
+      ) : null}
       <Button aria-expanded={p.isAsking} onClick={() => p.setAsking(!p.isAsking)}>
         What is asked
       </Button>

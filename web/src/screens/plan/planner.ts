@@ -1,4 +1,4 @@
-import type { BindKind, Plan, PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
+import type { BindKind, Help, Holds, Plan, PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
 
 /** What the page asks of the worker beside it. `no`: an answer to an older question is not heard. */
 export type PlannerAsked =
@@ -26,7 +26,20 @@ export type PlannerAsked =
       readonly plan: Plan;
       readonly opId: string;
       readonly sessionMs: number;
+    }
+  | {
+      readonly kind: 'hold';
+      readonly no: number;
+      readonly source: SnapshotSource;
+      readonly ask: PlanAsk;
+      readonly plan: Plan;
     };
+
+/** A change that was tried, and how sure the plan would be with it. */
+export interface HelpTried {
+  readonly help: Help;
+  readonly holds: Holds;
+}
 
 /** What of a kept plan was done since, and what should have been. */
 export interface Since {
@@ -54,5 +67,14 @@ export type PlannerSaid =
       readonly by: BindKind | null;
       readonly edgeMs: number | null;
       readonly nearestMs: number | null;
+    }
+  | {
+      readonly kind: 'holds';
+      readonly no: number;
+      readonly holds: Holds;
+      /** How many replays it is to be. */
+      readonly of: number;
+      readonly helps: readonly HelpTried[];
+      readonly isDone: boolean;
     }
   | { readonly kind: 'failed'; readonly no: number; readonly words: string };

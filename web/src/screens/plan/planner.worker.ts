@@ -1,18 +1,26 @@
 import {
+  askWith,
   deriveShop,
+  HELPS,
+  holdsOf,
+  LEANS,
   makePlans,
+  orderOf,
   planProblem,
   planView,
   repaired,
+  replayOnce,
   shopStateOf,
   sincePlanned,
   tryPin,
+  type Plan,
   type PlanAsk,
   type PlanProblem,
+  type Replay,
   type Snapshot,
   type SnapshotSource,
 } from '@calvetta/core';
-import type { PlannerAsked, PlannerSaid } from './planner.ts';
+import type { HelpTried, PlannerAsked, PlannerSaid } from './planner.ts';
 
 /** Makes, reads and moves plans beside the page. A newer question stops an older one. */
 let latest = 0;
@@ -44,6 +52,7 @@ function problemOf(source: SnapshotSource, ask: PlanAsk): { snapshot: Snapshot; 
 
 async function work(asked: Exclude<PlannerAsked, { kind: 'stop' }>): Promise<void> {
   const { snapshot, problem } = problemOf(asked.source, asked.ask);
+  if (asked.kind === 'hold') await hold(asked, snapshot, problem);
   if (asked.kind === 'make') await make(asked, snapshot, problem);
   if (asked.kind === 'read') {
     const { made, moved } = repaired(problem, asked.plan);
@@ -97,4 +106,73 @@ async function make(
     await breath();
     if (latest !== no) return;
   }
+}
+
+/** Replays of the plan itself, and of each change that may help. */
+const [REPLAYS, REPLAYS_OF_HELP] = [200, 60];
+/** So long a plan is sought with each change, ms. */
+const HELP_MS = 1500;
+
+async function hold(
+  { no, source, ask, plan }: Extract<PlannerAsked, { kind: 'hold' }>,
+  snapshot: Snapshot,
+  problem: PlanProblem,
+): Promise<void> {
+  const casesOf = (asked: PlanAsk): PlanProblem[] =>
+    LEANS.map((sigmas) => planProblem(snapshot, source.air, asked, sigmas));
+  const helps: HelpTried[] = [];
+  const say = (replays: readonly Replay[], isDone: boolean): void =>
+    page.postMessage({
+      kind: 'holds',
+      no,
+      holds: holdsOf(problem, plan, replays),
+      of: REPLAYS,
+      helps: [...helps],
+      isDone,
+    });
+  const replays = await live(no, casesOf(ask), plan, ask.seed, REPLAYS, (r) => say(r, false));
+  if (!replays) return;
+  for (const help of HELPS) {
+    const asked = askWith(ask, help, problem.nowMs, problem.endMs);
+    if (!asked) continue;
+    const changed = planProblem(snapshot, source.air, asked);
+    const plans = makePlans(changed, orderOf(plan));
+    let { best } = plans.next().value;
+    for (
+      const endMs = performance.now() + HELP_MS;
+      performance.now() < endMs;
+      best = plans.next().value.best
+    ) {
+      await breath();
+      if (latest !== no) return;
+    }
+    const lived = await live(no, casesOf(asked), best.plan, ask.seed, REPLAYS_OF_HELP, () => undefined);
+    if (!lived) return;
+    helps.push({ help, holds: holdsOf(changed, best.plan, lived) });
+    say(replays, false);
+  }
+  say(replays, true);
+}
+
+/** Lives a plan through so many times, telling how far it is; null: something newer was asked. */
+async function live(
+  no: number,
+  cases: readonly PlanProblem[],
+  plan: Plan,
+  seed: number,
+  n: number,
+  tell: (replays: readonly Replay[]) => void,
+): Promise<readonly Replay[] | null> {
+  const replays: Replay[] = [];
+  let toldMs = performance.now();
+  while (replays.length < n) {
+    replays.push(replayOnce(cases, plan, seed, replays.length));
+    if (performance.now() - toldMs < SHOWN_EVERY_MS) continue;
+    toldMs = performance.now();
+    tell(replays);
+    await breath();
+    if (latest !== no) return null;
+  }
+  tell(replays);
+  return replays;
 }

@@ -9,6 +9,7 @@ export interface Making {
   readonly tried: number;
   readonly isDone: boolean;
 }
+export type Holding = Pick<Extract<PlannerSaid, { kind: 'holds' }>, 'holds' | 'of' | 'helps' | 'isDone'>;
 export type NotPinned = Extract<PlannerSaid, { kind: 'not-pinned' }>;
 export interface Planner {
   /** The plan on the page; null: none yet. */
@@ -16,7 +17,10 @@ export interface Planner {
   readonly since: Since | null;
   readonly making: Making | null;
   readonly notPinned: NotPinned | null;
+  /** How sure the plan is, as far as it was lived through. */
+  readonly holding: Holding | null;
   readonly trouble: string | null;
+  hold: (source: SnapshotSource, view: PlanView) => void;
   make: (source: SnapshotSource, ask: PlanAsk, order?: readonly string[]) => void;
   stop: () => void;
   read: (source: SnapshotSource, ask: PlanAsk, plan: Plan) => void;
@@ -30,20 +34,30 @@ interface State {
   readonly since: Since | null;
   readonly making: Making | null;
   readonly notPinned: NotPinned | null;
+  readonly holding: Holding | null;
   readonly trouble: string | null;
 }
-const NOTHING: State = { view: null, since: null, making: null, notPinned: null, trouble: null };
+const NOTHING: State = {
+  view: null,
+  since: null,
+  making: null,
+  notPinned: null,
+  holding: null,
+  trouble: null,
+};
 
 function heard(s: State, m: PlannerSaid): State {
   switch (m.kind) {
     case 'step':
-      return { ...s, view: m.view ?? s.view, making: { tried: m.tried, isDone: m.isDone } };
+      return { ...s, view: m.view ?? s.view, holding: null, making: { tried: m.tried, isDone: m.isDone } };
     case 'read':
       return { ...NOTHING, view: m.view, since: m.since };
     case 'pinned':
-      return { ...s, view: m.view, notPinned: null, making: null };
+      return { ...s, view: m.view, notPinned: null, making: null, holding: null };
     case 'not-pinned':
       return { ...s, notPinned: m, making: null };
+    case 'holds':
+      return { ...s, holding: { holds: m.holds, of: m.of, helps: m.helps, isDone: m.isDone } };
     case 'failed':
       return { ...s, trouble: m.words, making: null };
   }
@@ -95,14 +109,26 @@ export function usePlanner(): Planner {
     },
     [ask],
   );
+  const hold = useCallback(
+    (source: SnapshotSource, view: PlanView): void => {
+      no.current++;
+      setState((s) => ({ ...s, holding: null, trouble: null }));
+      ask({ kind: 'hold', no: no.current, source, ask: view.ask, plan: view.plan });
+    },
+    [ask],
+  );
   const stop = useCallback((): void => {
     no.current++;
     ask({ kind: 'stop', no: no.current });
-    setState((s) => ({ ...s, making: s.making && { ...s.making, isDone: true } }));
+    setState((s) => ({
+      ...s,
+      making: s.making && { ...s.making, isDone: true },
+      holding: s.holding && { ...s.holding, isDone: true },
+    }));
   }, [ask]);
   const show = useCallback((view: PlanView): void => {
     no.current++;
-    setState((s) => ({ ...s, view, notPinned: null, making: null }));
+    setState((s) => ({ ...s, view, notPinned: null, making: null, holding: null }));
   }, []);
-  return { ...state, make, read, pin, stop, show };
+  return { ...state, hold, make, read, pin, stop, show };
 }

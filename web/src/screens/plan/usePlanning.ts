@@ -88,6 +88,10 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
       setPicked(null);
       if (view && source.current) planner.pin(source.current, view, opId, sessionMs);
     },
+    /** Lives the plan through, to see how sure it is. */
+    live: (): void => {
+      if (view && source.current) planner.hold(source.current, view);
+    },
     keep: kept.keep,
     isKeeping: kept.isBusy,
     trouble: isAway ? AWAY : (planner.trouble ?? kept.trouble),
