@@ -245,7 +245,7 @@ export class Decoder {
   }
 
   private nudged(way: Way, block: readonly PlanOp[], from: Ready): PlanLack | null {
-    let at = from;
+    let at = later(from, this.earliest.get(block[0]!.opId) ?? 0, 'pin');
     const { sessions } = this.problem;
     for (let i = 0; i < MOST_NUDGES; i++) {
       const s = sessions[this.table.sessionAt(at.ms)];

@@ -3,7 +3,7 @@ import { MINUTE_MS } from '../base/time.ts';
 import { isoDay, localDay } from '../base/zone.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import { Decoder } from './decode.ts';
-import { coatOpIdOf, isMend } from './ids.ts';
+import { coatOpIdOf, isMend, mendOpId } from './ids.ts';
 import type { Plan, PlanOp, PlanPart, PlanProblem, PlanSession, PlanSurface } from './problem.ts';
 import { readPlan } from './reading.ts';
 import { quantile } from './usual.ts';
@@ -83,10 +83,24 @@ function earliestOf(plan: Plan): ReadonlyMap<string, number> {
   for (const item of plan.items) {
     const startMs = item.spans[0]!.fromMs;
     const session = plan.sessions.find((s) => s.fromMs <= startMs && startMs < s.toMs);
-    // A mending abrasion belongs to its coat: it is found again where it is needed.
-    if (!isMend(item.opId)) out.set(item.opId, session?.fromMs ?? startMs);
+    out.set(item.opId, session?.fromMs ?? startMs);
   }
+  // A mending abrasion that is needed only now belongs to the session of its coat, whose key it cuts.
+  for (const [opId, ms] of [...out])
+    if (!isMend(opId) && !out.has(mendOpId(opId))) out.set(mendOpId(opId), ms);
   return out;
+}
+
+/** What came of living a plan through, with the shop as it turned out. */
+export interface Lived {
+  readonly problem: PlanProblem;
+  readonly made: Plan;
+  readonly finishedMs: ReadonlyMap<string, number>;
+}
+
+export function replayOnce(cases: readonly PlanProblem[], plan: Plan, seed: number, no: number): Replay {
+  const { made, finishedMs } = liveOnce(cases, plan, seed, no);
+  return { finishedMs, shut: made.items.flatMap((i) => (isMend(i.opId) ? [coatOpIdOf(i.opId)] : [])) };
 }
 
 /**
@@ -94,7 +108,7 @@ function earliestOf(plan: Plan): ReadonlyMap<string, number> {
  * Hands take longer or shorter, people stay away, the air turns out colder or warmer and fit or not. `cases`: the same problem by how the air
  * turns out, each as likely as the others. The same seed and number give the same replay. Pure.
  */
-export function replayOnce(cases: readonly PlanProblem[], plan: Plan, seed: number, no: number): Replay {
+export function liveOnce(cases: readonly PlanProblem[], plan: Plan, seed: number, no: number): Lived {
   const random = seededRandom(seed * 7919 + no);
   const problem = cases[Math.floor(random() * cases.length)]!;
   const shared = normal(random);
@@ -118,8 +132,7 @@ export function replayOnce(cases: readonly PlanProblem[], plan: Plan, seed: numb
       (a.partId < b.partId ? -1 : 1),
   );
   const made = new Decoder(lived, weather, new Map(), earliestOf(plan)).plan(order);
-  const { finishedMs } = readPlan(lived, weather, made);
-  return { finishedMs, shut: made.items.flatMap((i) => (isMend(i.opId) ? [coatOpIdOf(i.opId)] : [])) };
+  return { problem: lived, made, finishedMs: readPlan(lived, weather, made).finishedMs };
 }
 
 /** How sure it is, of so many replays. */
@@ -192,8 +205,10 @@ const machineDone = (parts: readonly PlanPart[], r: Replay): number =>
 /** Between neighbours by a line, but never between a day and never. */
 function quantileOf(ascending: readonly number[], share: number): number {
   if (ascending.length === 0) return Infinity;
-  const above = ascending[Math.ceil((ascending.length - 1) * share)]!;
-  return Number.isFinite(above) ? quantile(ascending, share) : Infinity;
+  const at = (ascending.length - 1) * share;
+  const above = ascending[Math.ceil(at)]!;
+  // A whole place is that replay's own; and there is no line from a day to never.
+  return Number.isInteger(at) || !Number.isFinite(above) ? above : quantile(ascending, share);
 }
 const finite = (ms: number): number | null =>
   Number.isFinite(ms) ? Math.round(ms / MINUTE_MS) * MINUTE_MS : null;

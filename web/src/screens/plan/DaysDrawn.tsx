@@ -49,7 +49,7 @@ export function DaysDrawn({ doneMs, n, dueMs, view }: Props) {
           {dueMs === null ? null : (
             <g>
               <line x1={x(dueMs)} x2={x(dueMs)} y1={0} y2={high} stroke="var(--bad)" strokeDasharray="3 2" />
-              <text x={x(dueMs) - 3} y={10} textAnchor="end" fontSize={11} fill="var(--bad)">
+              <text x={x(dueMs) + 4} y={10} fontSize={11} fill="var(--bad)">
                 its date
               </text>
             </g>

@@ -40,8 +40,10 @@ export function HoldsPanel({ holding: { holds, of, helps, isDone }, view, onStop
           <Machine key={m.machineId} machine={m} n={holds.n} view={view} />
         ))}
       </ul>
-      <Windows windows={holds.windows} n={holds.n} />
-      {helps.length > 0 ? <Helps helps={helps} holds={holds} view={view} /> : null}
+      <div className="grid gap-x-8 gap-y-2 lg:grid-cols-2">
+        <Windows windows={holds.windows} n={holds.n} />
+        {helps.length > 0 ? <Helps helps={helps} holds={holds} view={view} /> : null}
+      </div>
     </section>
   );
 }
@@ -58,12 +60,24 @@ function Machine({
   readonly view: PlanView;
 }) {
   const due = view.machines.find((x) => x.machineId === m.machineId)?.dueMs ?? null;
-  const day = (ms: number | null): string => (ms === null ? 'not within this plan' : dayWords(ms, view));
   return (
     <li className="border-t border-line/60 pt-1">
       <p>
-        <strong>{m.name}</strong>: as likely as not done by <strong>{day(m.p50Ms)}</strong>; four times in
-        five by <strong>{day(m.p80Ms)}</strong>
+        <strong>{m.name}</strong>:{' '}
+        {m.p50Ms === null ? (
+          'more often than not it is not done within this plan'
+        ) : (
+          <>
+            as likely as not done by <strong>{dayWords(m.p50Ms, view)}</strong>;{' '}
+            {m.p80Ms === null ? (
+              'not four times in five within this plan'
+            ) : (
+              <>
+                four times in five by <strong>{dayWords(m.p80Ms, view)}</strong>
+              </>
+            )}
+          </>
+        )}
         {m.inTime === null ? '' : `; in time for its date ${times(m.inTime)}`}.
       </p>
       <DaysDrawn doneMs={m.doneMs} n={n} dueMs={due} view={view} />
@@ -79,7 +93,7 @@ function Windows({ windows, n }: { readonly windows: Holds['windows']; readonly 
   return (
     <div className="text-[14px]">
       <p>Windows that shut before the coat came, in so many of 100:</p>
-      <ul className="grid gap-x-4 sm:grid-cols-2">
+      <ul>
         {windows.slice(0, MOST_WINDOWS).map((w) => (
           <li key={w.opId} className="flex justify-between gap-2">
             <span>
