@@ -10,12 +10,17 @@ export const PEOPLE_AND_PLACES: Pick<ShopFile, 'attendance' | 'people' | 'places
   people: [
     { personId: 'ines', name: 'Ines', isNamed: true },
     { personId: 'ruth', name: 'Ruth', isNamed: true },
-    { personId: 'tom', name: 'Tom' },
-    { personId: 'nell', name: 'Nell', isNamed: true },
-    { personId: 'joss', name: 'Joss', minorUntil: '2031-06-01' },
-    { personId: 'ravi', name: 'Ravi' },
+    { personId: 'tom', name: 'Tom', comes: { weekdays: [2, 4], days: [] } },
+    { personId: 'nell', name: 'Nell', isNamed: true, comes: { weekdays: [6], days: [] } },
+    {
+      personId: 'joss',
+      name: 'Joss',
+      minorUntil: '2031-06-01',
+      comes: { weekdays: [6], days: [] },
+    },
+    { personId: 'ravi', name: 'Ravi', comes: { weekdays: [4], days: [] } },
     // Signs for what the others did.
-    { personId: 'orla', name: 'Orla', isNamed: true },
+    { personId: 'orla', name: 'Orla', isNamed: true, comes: { weekdays: [], days: [] } },
   ],
   places: [
     { placeId: 'booth', name: 'Spray booth', exposure: 'indoor-fans', altitudeM: 4, setpointC: 18 },

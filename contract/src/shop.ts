@@ -1,4 +1,5 @@
 import type {
+  Comes,
   Exposure,
   Facility,
   FactKind,
@@ -47,6 +48,7 @@ export interface ShopFile {
     readonly isNamed?: boolean;
     /** Under age until that day; absent: of age. */
     readonly minorUntil?: string | null;
+    readonly comes?: Comes | null;
   } & PutAway)[];
   readonly places: readonly ({
     readonly placeId: string;

@@ -69,3 +69,6 @@ end $$;
 -- What a collection calls a machine, and where a part comes from: original, made new, off another.
 alter table machine add column accession text check (length(accession) between 1 and 80);
 alter table part add column comes_from text check (length(comes_from) between 1 and 300);
+
+-- When somebody comes, of the days on which the shop meets: {weekdays, days}; null: whenever it meets.
+alter table person add column comes jsonb;

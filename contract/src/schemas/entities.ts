@@ -1,5 +1,7 @@
 import Joi from 'joi';
 import {
+  type Attendance,
+  type Comes,
   EXPOSURES,
   GAUGE_KINDS,
   SUBSTRATES,
@@ -28,23 +30,41 @@ export interface NewPerson {
   readonly name: string;
   readonly isNamed: boolean;
   readonly minorUntil: string | null;
+  readonly comes: Comes | null;
 }
 export interface PersonPatch extends Patch {
   readonly name?: string;
   readonly isNamed?: boolean;
   /** Under age until that day; null: of age. */
   readonly minorUntil?: string | null;
+  /** When they come, whole; null: whenever the shop meets. */
+  readonly comes?: Comes | null;
 }
+/** When somebody comes, of the days on which the shop meets. */
+export const comes = Joi.object({
+  weekdays: Joi.array().items(Joi.number().integer().min(1).max(7)).unique().max(7).allow(null).required(),
+  days: Joi.array()
+    .items(
+      Joi.object({ fromDay: day.required(), toDay: day.required(), comes: Joi.boolean().required() }).custom(
+        (d: { fromDay: string; toDay: string }, helpers) =>
+          d.fromDay <= d.toDay ? d : helpers.error('any.invalid'),
+      ),
+    )
+    .max(200)
+    .required(),
+});
 export const newPerson = Joi.object<NewPerson>({
   personId: id.required(),
   name: name.required(),
   isNamed: Joi.boolean().default(false),
   minorUntil: day.allow(null).default(null),
+  comes: comes.allow(null).default(null),
 });
 export const personPatch = patchOf<PersonPatch>({
   name,
   isNamed: Joi.boolean(),
   minorUntil: day.allow(null),
+  comes: comes.allow(null),
   isAway,
 });
 
@@ -186,6 +206,8 @@ export interface ShopPatch extends Partial<Omit<NewShop, 'workshopId'>> {
   readonly hourCents?: number | null;
   /** When people usually come, whole. */
   readonly weekly?: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
+  /** Days that are otherwise, whole; null: nobody comes. */
+  readonly exceptions?: Attendance['exceptions'];
 }
 const shop = {
   name,
@@ -208,6 +230,20 @@ export const shopPatch = patchOf<ShopPatch>({
       ),
     )
     .max(42),
+  exceptions: Joi.array()
+    .items(
+      Joi.object({
+        day: day.required(),
+        from: clockTime.allow(null).required(),
+        to: clockTime.allow(null).required(),
+      }).custom((x: { from: string | null; to: string | null }, helpers) =>
+        (x.from === null) === (x.to === null) && (x.from === null || x.to! > x.from)
+          ? x
+          : helpers.error('any.invalid'),
+      ),
+    )
+    .unique('day')
+    .max(400),
 });
 
 /** An IANA name this machine knows. */

@@ -24,8 +24,12 @@ export const planAsk = Joi.object({
     200,
   ),
   weeks: Joi.number().integer().min(1).max(26).required(),
-  people: Joi.number().integer().min(1).max(40).required(),
+  people: Joi.number().integer().min(1).max(40).allow(null).required(),
   painters: Joi.number().integer().min(1).max(10).required(),
+  extra: Joi.object({
+    people: Joi.number().integer().min(0).max(10).required(),
+    painters: Joi.number().integer().min(0).max(10).required(),
+  }),
   coatPlaceId: id.allow(null).required(),
   roomM2: Joi.number().positive().max(10_000).allow(null).required(),
   goal: Joi.string()

@@ -20,6 +20,7 @@ import { schools, surveyTemplate } from './route.ts';
 import { cup, pack, tinLabel } from './shelf.ts';
 import { OLDER_SHOP_FORMATS, SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
+import { comes } from './entities.ts';
 import { clockTime, currency, id, name } from './plain.ts';
 import { day } from './time.ts';
 
@@ -231,6 +232,7 @@ export const shopFile = Joi.object({
         name: name.required(),
         isNamed: Joi.boolean(),
         minorUntil: day.allow(null),
+        comes: comes.allow(null),
         isAway,
       }),
     )

@@ -30,6 +30,9 @@ export const KEPT_SAMPLE_WORDS: Readonly<Record<KeptSample, string>> = {
   'old-piece': 'piece of what was taken off',
 };
 
+/** Monday first. */
+export const WEEKDAY_SHORT = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
+
 const DAYS = new Intl.DateTimeFormat('en-GB', {
   timeZone: 'UTC',
   day: 'numeric',

@@ -1,3 +1,4 @@
 export * from './kinds.ts';
 export * from './inductions.ts';
 export * from './inToday.ts';
+export * from './attendance.ts';

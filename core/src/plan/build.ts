@@ -7,6 +7,7 @@ import { surfaceOf, type DerivedPart, type SurfaceFrame } from '../shop/part.ts'
 import { partsInUse, type Snapshot } from '../shop/snapshot.ts';
 import type { ShopState } from '../shop/state.ts';
 import { upToGrid } from './grid.ts';
+import { whoComes } from './hands.ts';
 import { leaned } from './leans.ts';
 import { bareNow, operationsOf } from './operations.ts';
 import type { PlanAsk, PlanAsks, PlanPart, PlanProblem, PlanSession, PlanSurface } from './problem.ts';
@@ -38,8 +39,11 @@ function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
   const days = ask.weeks * 7;
   return sessionsAhead(shop.attendance, shop.workshop.zone, nowMs, days)
     .filter((s) => !ask.lost.includes(s.fromMs))
-    .map((s) => ({ fromMs: upToGrid(Math.max(s.fromMs, nowMs)), toMs: s.toMs, people: ask.people }))
-    .filter((s) => s.toMs - s.fromMs >= LEAST_SESSION_MS && s.fromMs < nowMs + days * DAY_MS);
+    .map((s) => {
+      const who = whoComes(snapshot, ask, s.fromMs);
+      return { fromMs: upToGrid(Math.max(s.fromMs, nowMs)), toMs: s.toMs, people: who.length, who };
+    })
+    .filter((s) => s.people > 0 && s.toMs - s.fromMs >= LEAST_SESSION_MS && s.fromMs < nowMs + days * DAY_MS);
 }
 
 /**

@@ -1,24 +1,33 @@
 import { mixClock } from '../cure/potLife.ts';
 import { MINUTE_MS, type Span } from '../base/time.ts';
+import type { Hand, PlanOp } from './problem.ts';
 import { MIX_MIN, RUN_MIN } from '../work/minutes.ts';
 import { endOf, NEAR_MS, overlap, say, SETTLES_MS, startOf, type Coated, type Judged } from './checkTypes.ts';
 
 /** Sessions, and at every moment of them no more hands than there are. */
 export function hands(j: Judged): void {
-  const { sessions, ask } = j.problem;
+  const { sessions } = j.problem;
+  const byId = new Map(j.problem.parts.flatMap((p) => p.ops.map((o) => [o.opId, o] as const)));
   const taken: (Span & {
     readonly people: number;
-    readonly isPainting: boolean;
+    /** Who may do it, of those who are there. */
+    readonly asks: (h: Hand) => boolean;
+    readonly isSkilled: boolean;
     readonly opIds: readonly string[];
   })[] = [
     ...j.works.flatMap(({ item }) =>
-      item.spans.map((s) => ({ ...s, people: item.people, isPainting: false, opIds: [item.opId] })),
+      item.spans.map((s) => ({
+        ...s,
+        people: item.people,
+        ...skillAsked(byId.get(item.opId)),
+        opIds: [item.opId],
+      })),
     ),
     ...j.plan.runs.map((r) => ({
       fromMs: r.fromMs,
       toMs: r.toMs,
       people: 1,
-      isPainting: true,
+      ...runAsks(r.opIds.flatMap((id) => byId.get(id) ?? [])),
       opIds: r.opIds,
     })),
   ];
@@ -30,7 +39,6 @@ export function hands(j: Judged): void {
     }
     const now = taken.filter((o) => o.fromMs <= t.fromMs && t.fromMs < o.toMs);
     const people = now.reduce((n, o) => n + o.people, 0);
-    const painters = now.filter((o) => o.isPainting).length;
     if (people > session.people)
       say(
         j,
@@ -39,15 +47,46 @@ export function hands(j: Judged): void {
         people,
         session.people,
       );
-    if (painters > ask.painters)
+    const skilled = now.filter((o) => o.isSkilled);
+    const manned = matched(
+      skilled.map((o) => o.asks),
+      session.who,
+    );
+    if (manned < skilled.length)
       say(
         j,
         'painters',
-        now.flatMap((o) => o.opIds),
-        painters,
-        ask.painters,
+        skilled.flatMap((o) => o.opIds),
+        skilled.length,
+        manned,
       );
   }
+}
+
+const isPoison = (op: PlanOp): boolean =>
+  (op.coat?.sheet.cautions.includes('isocyanate') ?? false) &&
+  (op.coat!.tool === 'gun' || op.coat!.tool === 'aerosol');
+const runAsks = (ops: readonly PlanOp[]) => ({
+  isSkilled: true,
+  asks: ops.some(isPoison) ? (h: Hand) => h.isMasked : (h: Hand) => h.sprays,
+});
+const skillAsked = (op: PlanOp | undefined) => {
+  const isBlast = op?.kind === 'strip' && (op.what === 'sweep' || (op.what?.includes('blast') ?? false));
+  return { isSkilled: isBlast, asks: (h: Hand) => h.blasts };
+};
+
+/** How many jobs find somebody of their own who may do them: the largest matching, by augmenting paths (Kuhn 1955). */
+function matched(jobs: readonly ((h: Hand) => boolean)[], who: readonly Hand[]): number {
+  const jobOf = new Array<number>(who.length).fill(-1);
+  const seat = (job: number, seen: Set<number>): boolean =>
+    who.some((h, k) => {
+      if (!jobs[job]!(h) || seen.has(k)) return false;
+      seen.add(k);
+      if (jobOf[k]! >= 0 && !seat(jobOf[k]!, seen)) return false;
+      jobOf[k] = job;
+      return true;
+    });
+  return jobs.filter((_, i) => seat(i, new Set())).length;
 }
 
 const sprays = ({ op }: Coated): boolean =>

@@ -15,6 +15,7 @@ import {
 } from './films.ts';
 import { SHARED_FROM_MIN, waitMs } from './operations.ts';
 import type {
+  Skill,
   Binding,
   Plan,
   PlanAsks,
@@ -26,6 +27,7 @@ import type {
 } from './problem.ts';
 import type { PlanReading } from './reading.ts';
 import { blockAt, carriedFirst, isTooLong } from './blocks.ts';
+import { skillOf } from './hands.ts';
 import { Lay } from './lay.ts';
 import { RunBook } from './runBook.ts';
 import { isIsocyanate, later, type Mark, type OpenRun, type Ready, type Stop, type Way } from './way.ts';
@@ -71,7 +73,7 @@ export class Decoder {
     this.weather = weather;
     this.notBefore = notBefore;
     this.earliest = earliest;
-    this.table = new Timetable(problem.sessions, problem.ask.painters);
+    this.table = new Timetable(problem.sessions);
     this.runs = new RunBook(this.table);
     this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p.sessionMs]));
   }
@@ -100,7 +102,12 @@ export class Decoder {
         }
     }
     for (const l of plan.left) if (parts.some((p) => p.partId === l.partId)) this.left.push(l);
-    this.runs.keep(plan, new Set(parts.flatMap((p) => p.ops.map((o) => o.opId))));
+    const ops = new Map(this.problem.parts.flatMap((p) => p.ops.map((o) => [o.opId, o] as const)));
+    const skillOfCoat = (opId: string): Skill => {
+      const op = ops.get(opId);
+      return (op && skillOf(op)) ?? 'spray';
+    };
+    this.runs.keep(plan, new Set(parts.flatMap((p) => p.ops.map((o) => o.opId))), skillOfCoat);
   }
 
   /** `op` null: a mending abrasion. */
@@ -110,7 +117,7 @@ export class Decoder {
     for (const span of item.spans) {
       this.table.fill(placeId, 'work', span);
       if (coat) continue;
-      this.table.take(this.table.sessionAt(span.fromMs), span, item.people, false);
+      this.table.take(this.table.sessionAt(span.fromMs), span, item.people, op && skillOf(op));
       if (op?.makesDust ?? true) this.table.fill(placeId, 'dust', span);
     }
     if (!coat || !op) return;
@@ -339,7 +346,7 @@ export class Decoder {
   /** What stops work of hands in a span of a session. */
   private stopOf(way: Way, op: PlanOp, session: number, span: Span, people: number): Stop | null {
     const placeId = placeOf(way, op);
-    const hands = this.table.handsMissing(session, span, people, false);
+    const hands = this.table.handsMissing(session, span, people, skillOf(op));
     if (hands !== null) return { by: 'people', nextMs: hands };
     const masked = this.table.airTaken(placeId, 'isocyanate', span);
     if (masked !== null) return { by: 'dust', nextMs: masked };
@@ -349,7 +356,7 @@ export class Decoder {
   }
 
   private take(way: Way, op: PlanOp, session: number, span: Span, people: number): void {
-    this.table.take(session, span, people, false);
+    this.table.take(session, span, people, skillOf(op));
     this.table.fill(placeOf(way, op), 'work', span);
     if (op.makesDust) this.table.fill(placeOf(way, op), 'dust', span);
   }

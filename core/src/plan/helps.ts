@@ -11,9 +11,9 @@ export const HELP_HEAT_C = 18;
 export function askWith(ask: PlanAsk, help: Help, nowMs: number, endMs: number): PlanAsk | null {
   switch (help) {
     case 'person':
-      return { ...ask, people: ask.people + 1 };
+      return withExtra(ask, 1, 0);
     case 'painter':
-      return { ...ask, people: Math.max(ask.people, ask.painters + 1), painters: ask.painters + 1 };
+      return withExtra(ask, 1, 1);
     case 'heat':
       return ask.coatPlaceId === null
         ? null
@@ -23,3 +23,11 @@ export function askWith(ask: PlanAsk, help: Help, nowMs: number, endMs: number):
           };
   }
 }
+
+const withExtra = (ask: PlanAsk, people: number, painters: number): PlanAsk => ({
+  ...ask,
+  extra: {
+    people: (ask.extra?.people ?? 0) + people,
+    painters: (ask.extra?.painters ?? 0) + painters,
+  },
+});

@@ -3,8 +3,8 @@ import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import { MIX_MIN, RUN_MIN } from '../work/minutes.ts';
 import { mixLife, windowOf, type LaidFilm } from './films.ts';
 import { upToGrid } from './grid.ts';
-import type { BindKind, PlanOp } from './problem.ts';
-import type { Stop, Way } from './way.ts';
+import type { Skill, BindKind, PlanOp } from './problem.ts';
+import { isIsocyanate, type Stop, type Way } from './way.ts';
 
 /** Minutes of scuffing before a coat, by area (common practice, no published source). */
 const scuffMinutes = (areaM2: number | null): number => Math.ceil(5 + 12 * (areaM2 ?? UNKNOWN_AREA_M2));
@@ -21,6 +21,7 @@ export class Lay {
   readonly setUpMs: number;
   readonly cleanMs: number;
   readonly runKey: string;
+  readonly skill: Skill;
   stopped: BindKind | null = null;
   openedBy: string | null = null;
   private readonly airStop: AirStop;
@@ -33,6 +34,7 @@ export class Lay {
     this.below = below;
     const { sheet, colour, tool, areaM2 } = op.coat!;
     const windows = below.map((b) => windowOf(b, sheet));
+    this.skill = isIsocyanate(op) ? 'masked' : 'spray';
     this.spans = way.keyed ? below.map(() => [way.keyed!]) : windows.map((w) => w.open);
     const isScuffed = !way.keyed && windows.some((w) => w.open.some((o) => o.isScuffed));
     this.lengthMs = upToGrid((op.handsMin + (isScuffed ? scuffMinutes(areaM2) : 0)) * MINUTE_MS);

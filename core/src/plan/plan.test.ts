@@ -7,6 +7,7 @@ import { sheet } from '../test/build.ts';
 import { checkPlan, type BreachCode } from './check.ts';
 import { costOf } from './cost.ts';
 import { Decoder } from './decode.ts';
+import { unnamed } from './hands.ts';
 import { isMend } from './ids.ts';
 import type { Plan, PlanProblem, PlanSession } from './problem.ts';
 import { tryPin } from './pin.ts';
@@ -26,6 +27,7 @@ const session = (from: string, to: string, people = 2): PlanSession => ({
   fromMs: at(from),
   toMs: at(to),
   people,
+  who: unnamed(people, 1),
 });
 const LAWS = fileURLToPath(new URL('./test/laws.ts', import.meta.url));
 

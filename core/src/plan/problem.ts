@@ -16,9 +16,11 @@ export interface PlanAsk {
     readonly weight: number;
   }[];
   readonly weeks: number;
-  /** People who come as a rule, and how many of them spray. */
-  readonly people: number;
+  /** People who come as a rule, and how many of them spray at once. Null: as each of them comes, and who was shown how sprays. */
+  readonly people: number | null;
   readonly painters: number;
+  /** Hands that are only supposed, beside those: what if. */
+  readonly extra?: { readonly people: number; readonly painters: number };
   /** Where coats are laid: parts that stand elsewhere are carried there before. Null: each where it stands. */
   readonly coatPlaceId: string | null;
   /** Painted faces that hang or lie there at once, m²; null: room for all. */
@@ -39,9 +41,20 @@ export interface PlanPin {
   readonly sessionMs: number;
 }
 
+/** What work takes of whoever does it. */
+export type Skill = 'spray' | 'masked' | 'blast';
+/** Somebody who is there in a session, and what they may do alone. Without a name: one of so many that the plan was asked for. */
+export interface Hand {
+  readonly name: string | null;
+  readonly sprays: boolean;
+  /** Sprays isocyanate too. */
+  readonly isMasked: boolean;
+  readonly blasts: boolean;
+}
 /** A span with people in it. Work lies inside sessions; waits run on. */
 export interface PlanSession extends Span {
   readonly people: number;
+  readonly who: readonly Hand[];
 }
 
 /** A film that is on already, as a clock needs it. */

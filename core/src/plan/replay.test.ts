@@ -131,8 +131,8 @@ describe('what replays come to', () => {
 describe('what might help', () => {
   it('is one hand, one painter, or heat where coats are laid; without such a place heat is no change', () => {
     expect(HELPS.map((h) => askWith(ASK, h, 0, 1))).toMatchObject([
-      { people: ASK.people + 1, painters: ASK.painters },
-      { people: 2, painters: 2 },
+      { people: ASK.people, extra: { people: 1, painters: 0 } },
+      { people: ASK.people, extra: { people: 1, painters: 1 } },
       null,
     ]);
     expect(askWith({ ...ASK, coatPlaceId: 'booth' }, 'heat', 5, 9)?.heat).toEqual([

@@ -62,9 +62,8 @@ class FallenWeather extends PlanWeather {
 /** Who comes after all; a session to which nobody does is none. */
 function attended(sessions: readonly PlanSession[], random: Random): PlanSession[] {
   return sessions.flatMap((s) => {
-    let people = 0;
-    for (let i = 0; i < s.people; i++) if (random() >= ABSENT) people++;
-    return people === 0 ? [] : [{ ...s, people }];
+    const who = s.who.filter(() => random() >= ABSENT);
+    return who.length === 0 ? [] : [{ ...s, people: who.length, who }];
   });
 }
 

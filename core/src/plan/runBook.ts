@@ -2,7 +2,7 @@ import { MINUTE_MS, type Span } from '../base/time.ts';
 import { RUN_MIN } from '../work/minutes.ts';
 import { GRID_MS, upToGrid } from './grid.ts';
 import type { Lay } from './lay.ts';
-import type { Binding, Plan, PlanRun } from './problem.ts';
+import type { Skill, Binding, Plan, PlanRun } from './problem.ts';
 import type { Timetable } from './timetable.ts';
 import type { OpenRun, Ready } from './way.ts';
 
@@ -41,7 +41,7 @@ export class RunBook {
   private add(run: OpenRun): void {
     this.all.push(run);
     this.inSession[run.session]!.push(run);
-    this.table.take(run.session, run, 1, true);
+    this.table.take(run.session, run, 1, run.skill);
     this.table.remember(() => {
       this.all.pop();
       this.inSession[run.session]!.pop();
@@ -49,7 +49,7 @@ export class RunBook {
   }
 
   /** Runs with the coats that stay; one that loses its last is as much shorter. */
-  keep(plan: Plan, kept: ReadonlySet<string>): void {
+  keep(plan: Plan, kept: ReadonlySet<string>, skillOfCoat: (opId: string) => Skill): void {
     const itemOf = new Map(plan.items.map((i) => [i.opId, i]));
     for (const { runId, fromMs, toMs, opIds, mixes, ...head } of plan.runs) {
       const stay = opIds.filter((id) => kept.has(id) && itemOf.has(id));
@@ -70,6 +70,7 @@ export class RunBook {
         goneMs: lastEndMs,
         mixes,
         opIds: stay,
+        skill: skillOfCoat(stay[0]!),
       });
     }
   }
@@ -86,10 +87,10 @@ export class RunBook {
       const from = startMs + mixMs;
       const toMs = from + lay.lengthMs + lay.cleanMs;
       if (toMs > this.table.sessions[session]!.toMs) continue;
-      if (this.table.handsMissing(session, { fromMs: run.toMs, toMs }, 1, true) !== null) continue;
+      if (this.table.handsMissing(session, { fromMs: run.toMs, toMs }, 1, run.skill) !== null) continue;
       if (lay.stop(from)) continue;
       const before = { ...run };
-      this.table.take(session, { fromMs: run.toMs, toMs }, 1, true);
+      this.table.take(session, { fromMs: run.toMs, toMs }, 1, run.skill);
       this.table.remember(() => Object.assign(run, before));
       run.toMs = toMs;
       run.lastEndMs = from + lay.lengthMs;
@@ -111,7 +112,8 @@ export class RunBook {
     for (let startMs = begin; startMs + lay.lengthMs + lay.cleanMs <= s.toMs && startMs < lay.lastMs();) {
       const mixMs = lay.mixMs(startMs);
       const span = { fromMs: startMs - lay.setUpMs - mixMs, toMs: startMs + lay.lengthMs + lay.cleanMs };
-      const hands = span.fromMs < s.fromMs ? span.fromMs : this.table.handsMissing(session, span, 1, true);
+      const hands =
+        span.fromMs < s.fromMs ? span.fromMs : this.table.handsMissing(session, span, 1, lay.skill);
       const stop =
         span.fromMs < s.fromMs
           ? { by: 'session' as const, nextMs: startMs + (s.fromMs - span.fromMs) }
@@ -142,6 +144,7 @@ export class RunBook {
       goneMs: lay.goneMs(mixedMs),
       mixes: 1,
       opIds: [lay.op.opId],
+      skill: lay.skill,
     };
     this.add(run);
     return run;

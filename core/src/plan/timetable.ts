@@ -1,6 +1,7 @@
 import { MINUTE_MS, type Span } from '../base/time.ts';
 import { GRID_MS, upToGrid } from './grid.ts';
-import type { PlanSession } from './problem.ts';
+import { capsOf, isManned, type Caps } from './hands.ts';
+import type { Skill, PlanSession } from './problem.ts';
 
 /** After dust nothing wet is begun for this long (docs/plan.md 8; common practice, no published source). */
 export const DUST_SETTLES_MS = 30 * MINUTE_MS;
@@ -13,19 +14,21 @@ type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work';
 /** What hands and air are taken up with, minute by minute of the sessions, with a way back. */
 export class Timetable {
   readonly sessions: readonly PlanSession[];
-  private readonly painters: number;
+  private readonly caps: readonly Caps[];
   private readonly busy: Uint8Array[];
-  private readonly painting: Uint8Array[];
+  /** Hands taken by skill; who sprays with a mask is among `masked` alone. */
+  private readonly skilled: Readonly<Record<Skill, Uint8Array[]>>;
   private readonly air = new Map<string, Span[]>();
   private readonly hung: (Span & { readonly areaM2: number })[] = [];
   private readonly undo: (() => void)[] = [];
 
-  constructor(sessions: readonly PlanSession[], painters: number) {
+  constructor(sessions: readonly PlanSession[]) {
     this.sessions = sessions;
-    this.painters = painters;
+    this.caps = sessions.map((s) => capsOf(s.who));
     const slots = (s: PlanSession): number => Math.floor((s.toMs - s.fromMs) / GRID_MS);
-    this.busy = sessions.map((s) => new Uint8Array(slots(s)));
-    this.painting = sessions.map((s) => new Uint8Array(slots(s)));
+    const none = (): Uint8Array[] => sessions.map((s) => new Uint8Array(slots(s)));
+    this.busy = none();
+    this.skilled = { spray: none(), masked: none(), blast: none() };
   }
 
   /** What is done from here on can be taken back. */
@@ -54,23 +57,29 @@ export class Timetable {
   }
 
   /** The first slot's end, in ms, at which hands are missing in a span of a session; null: there are enough. */
-  handsMissing(session: number, span: Span, people: number, isPainting: boolean): number | null {
+  handsMissing(session: number, span: Span, people: number, skill: Skill | null): number | null {
     const s = this.sessions[session]!;
     const [from, to] = this.slots(session, span);
     const busy = this.busy[session]!;
-    const painting = this.painting[session]!;
     for (let i = to - 1; i >= from; i--)
-      if (busy[i]! + people > s.people || (isPainting && painting[i]! + 1 > this.painters))
+      if (busy[i]! + people > s.people || !this.isManned(session, i, skill))
         return s.fromMs + (i + 1) * GRID_MS;
     return null;
   }
 
-  take(session: number, span: Span, people: number, isPainting: boolean): void {
+  /** Whether one more of a skill finds hands in a slot. */
+  private isManned(session: number, slot: number, skill: Skill | null): boolean {
+    if (skill === null) return true;
+    const taken = (s: Skill): number => this.skilled[s][session]![slot]! + (s === skill ? 1 : 0);
+    return isManned(this.caps[session]!, taken('masked'), taken('spray'), taken('blast'));
+  }
+
+  take(session: number, span: Span, people: number, skill: Skill | null): void {
     const [from, to] = this.slots(session, span);
     const add = (by: number): void => {
       for (let i = from; i < to; i++) {
         this.busy[session]![i]! += by * people;
-        if (isPainting) this.painting[session]![i]! += by;
+        if (skill !== null) this.skilled[skill][session]![i]! += by;
       }
     };
     add(1);

@@ -75,7 +75,12 @@ export interface PlanView {
   readonly nowMs: number;
   readonly endMs: number;
   readonly forecastEndMs: number;
-  readonly sessions: readonly (Span & { readonly people: number; readonly takenMs: number })[];
+  readonly sessions: readonly (Span & {
+    readonly people: number;
+    /** Who comes, by name, as far as that was asked. */
+    readonly names: readonly string[];
+    readonly takenMs: number;
+  })[];
   readonly lanes: readonly PlanLane[];
   readonly runs: readonly PlanRunView[];
   readonly machines: readonly PlanMachineView[];
@@ -106,7 +111,11 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     nowMs: problem.nowMs,
     endMs: problem.endMs,
     forecastEndMs: problem.forecastEndMs,
-    sessions: problem.sessions.map((s) => ({ ...s, takenMs: takenIn(s, plan) })),
+    sessions: problem.sessions.map(({ who, ...s }) => ({
+      ...s,
+      names: who.flatMap((h) => h.name ?? []),
+      takenMs: takenIn(s, plan),
+    })),
     lanes,
     runs: plan.runs.map((r) => runView(snapshot, problem, r)),
     machines: problem.machines.map((m) => machineView(problem, lanes, m)),

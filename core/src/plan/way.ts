@@ -1,7 +1,7 @@
 import type { Span } from '../base/time.ts';
 import type { BareLimit } from '../cure/bare.ts';
 import type { LaidFilm, Stand } from './films.ts';
-import type { Binding, BindKind, PlanOp, PlanPart, PlanRun } from './problem.ts';
+import type { Skill, Binding, BindKind, PlanOp, PlanPart, PlanRun } from './problem.ts';
 
 /** A run that can still take coats. */
 export interface OpenRun {
@@ -15,6 +15,8 @@ export interface OpenRun {
   goneMs: number;
   mixes: number;
   opIds: readonly string[];
+  /** What it takes of whoever sprays it. */
+  readonly skill: Skill;
 }
 
 export interface Ready {

@@ -9,6 +9,7 @@ import type { StepGate } from '../route/route.ts';
 import type { StockFact } from '../facts/stock.ts';
 import type { Content, Tin } from '../shelf/tins.ts';
 import type { VolumeSystem } from '../units/quantity.ts';
+import type { Comes } from '../people/attendance.ts';
 import type { GaugeKind } from '../film/gaugeTrust.ts';
 import type { Attendance } from './calendar.ts';
 
@@ -48,6 +49,8 @@ export interface Person extends CanBeAway {
   readonly isNamed: boolean;
   /** Under age until that day, `2031-03-05`; null: of age. */
   readonly minorUntil: string | null;
+  /** When they come, of the days on which the shop meets; null: nobody has said. */
+  readonly comes: Comes | null;
 }
 
 export interface PlaceInfo extends CanBeAway {

@@ -191,8 +191,8 @@ async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<voi
     );
   for (const p of file.people)
     await tx.query(
-      `insert into person (workshop_id, person_id, name, put_away_at, is_named, minor_until) values ($1, $2, $3, ${AWAY('$4')}, $5, $6)`,
-      [id, p.personId, p.name, isAway(p), p.isNamed ?? false, p.minorUntil ?? null],
+      `insert into person (workshop_id, person_id, name, put_away_at, is_named, minor_until, comes) values ($1, $2, $3, ${AWAY('$4')}, $5, $6, $7)`,
+      [id, p.personId, p.name, isAway(p), p.isNamed ?? false, p.minorUntil ?? null, p.comes ?? null],
     );
   for (const [i, p] of file.places.entries())
     await tx.query(

@@ -95,6 +95,14 @@ export async function updateShop(db: Db, workshopId: string, patch: ShopPatch): 
         [workshopId, w.weekday, w.from, w.to],
       );
   }
+  if (patch.exceptions) {
+    await db.query('delete from attendance_exception where workshop_id = $1', [workshopId]);
+    for (const e of patch.exceptions)
+      await db.query(
+        'insert into attendance_exception (workshop_id, day, from_local, to_local) values ($1, $2, $3, $4)',
+        [workshopId, e.day, e.from, e.to],
+      );
+  }
   return true;
 }
 
@@ -136,7 +144,7 @@ const IS_AWAY = 'put_away_at is not null as "isAway"';
 
 export async function listPeople(db: Db, workshopId: string): Promise<Person[]> {
   const { rows } = await db.query<Person>(
-    `select person_id as "personId", name, is_named as "isNamed", to_char(minor_until, 'YYYY-MM-DD') as "minorUntil", version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
+    `select person_id as "personId", name, is_named as "isNamed", to_char(minor_until, 'YYYY-MM-DD') as "minorUntil", comes, version, ${IS_AWAY} from person where workshop_id = $1 order by name`,
     [workshopId],
   );
   return rows;

@@ -60,7 +60,7 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
     path: 'people',
     table: 'person',
     id: { field: 'personId', column: 'person_id' },
-    columns: { name: 'name', isNamed: 'is_named', minorUntil: 'minor_until' },
+    columns: { name: 'name', isNamed: 'is_named', minorUntil: 'minor_until', comes: 'comes' },
     isOrdered: false,
     made: newPerson,
     patch: personPatch,

@@ -9,6 +9,7 @@ import { useStock } from '../record/useRecord.ts';
 import { useThings } from '../record/useThings.ts';
 import { Button } from '../ui/Button.tsx';
 import { Panel } from '../ui/Panel.tsx';
+import { ComesForm } from './ComesForm.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 
 interface Props {
@@ -22,7 +23,7 @@ export function PersonDialog({ personId, onClose }: Props) {
   const view = usePeopleView();
   const own = view.data?.people.find((p) => p.personId === personId);
   return (
-    <Panel title={person?.name ?? ''} subtitle="what they may do alone" onClose={onClose}>
+    <Panel title={person?.name ?? ''} subtitle="what they may do alone, and when they come" onClose={onClose}>
       {person && own && view.data ? (
         <div className="flex flex-col gap-4">
           <ul>
@@ -40,6 +41,7 @@ export function PersonDialog({ personId, onClose }: Props) {
             As soon as one person is down for something, everybody else is asked about it when they log it.
             Who may teach it, and how often it is due again, local law and your insurer say.
           </p>
+          <ComesForm person={person} />
           <UnderAge key={person.version} person={person} />
         </div>
       ) : (

@@ -5,6 +5,7 @@ import { afterEach, describe, expect, it } from '@jest/globals';
 import { INDUCTIONS, type NonConformance, type PeopleView } from '@calvetta/core';
 import { KEYS } from '../api/keys.ts';
 import { InToday } from '../screens/bench/InToday.tsx';
+import { DaysOtherwise } from '../screens/settings/DaysOtherwise.tsx';
 import { drawPage, SHOP } from '../test/page.tsx';
 import { BatchPapers } from './BatchPapers.tsx';
 import { ConcedeDialog } from './ConcedeDialog.tsx';
@@ -35,7 +36,17 @@ const PEOPLE: PeopleView = {
   ],
   gauges: [],
 };
-const shop = { ...SHOP, people: [{ ...SHOP.people[0]!, minorUntil: null, isNamed: false }] };
+const shop = {
+  ...SHOP,
+  attendance: {
+    weekly: [
+      { weekday: 2, from: '18:30', to: '21:30' },
+      { weekday: 6, from: '09:30', to: '16:30' },
+    ],
+    exceptions: [],
+  },
+  people: [{ ...SHOP.people[0]!, minorUntil: null, isNamed: false, comes: null }],
+};
 const ANSWERS = [
   [KEYS.shop, shop],
   [KEYS.people, PEOPLE],
@@ -69,6 +80,46 @@ describe('what somebody may do', () => {
     expect(sent.find((s) => s.method === 'PATCH')).toMatchObject({
       url: '/api/people/ines',
       body: { version: 1, minorUntil: '2027-09-01' },
+    });
+  });
+});
+
+describe('when somebody comes', () => {
+  it('of the days on which the shop meets; a day ticked off, a week away, each stored whole', async () => {
+    const { sent } = drawPage(<PersonDialog personId="ines" onClose={none} />, ANSWERS);
+    const patches = (): unknown[] => sent.flatMap((s) => (s.method === 'PATCH' ? [s.body] : []));
+    fireEvent.click(screen.getByLabelText('Tue, Ines'));
+    await waitFor(() => expect(patches()).toHaveLength(1));
+    expect(patches()[0]).toEqual({ version: 1, comes: { weekdays: [6], days: [] } });
+    fireEvent.change(screen.getByLabelText('From'), { target: { value: '2026-04-06' } });
+    fireEvent.change(screen.getByLabelText('To'), { target: { value: '2026-04-01' } });
+    expect(screen.getByText('Not before the first day.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('To'), { target: { value: '2026-04-12' } });
+    fireEvent.click(screen.getByText('Away'));
+    await waitFor(() => expect(patches()).toHaveLength(2));
+    expect(patches()[1]).toEqual({
+      version: 1,
+      comes: { weekdays: null, days: [{ fromDay: '2026-04-06', toDay: '2026-04-12', comes: false }] },
+    });
+  });
+  it('days on which the shop meets otherwise replace what was said of that day', async () => {
+    const exceptions = [{ day: '2026-04-11', from: null, to: null }];
+    const { sent } = drawPage(
+      <DaysOtherwise
+        shop={{ ...shop, version: 4, attendance: { ...shop.attendance, exceptions } } as never}
+      />,
+      ANSWERS,
+    );
+    expect(screen.getByText('11 Apr 2026: nobody')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Day'), { target: { value: '2026-04-11' } });
+    fireEvent.change(screen.getByLabelText('Until, that day'), { target: { value: '02:00' } });
+    expect(screen.getByText('Later the same day; a night is two sessions.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Until, that day'), { target: { value: '17:00' } });
+    fireEvent.click(screen.getByText('We meet then'));
+    await waitFor(() => expect(sent.some((s) => s.method === 'PATCH')).toBe(true));
+    expect(sent.find((s) => s.method === 'PATCH')!.body).toEqual({
+      version: 4,
+      exceptions: [{ day: '2026-04-11', from: '09:30', to: '17:00' }],
     });
   });
 });

@@ -6,6 +6,7 @@ import { growingTrack, type AirStretch, type SurfaceStretch } from '../../part/t
 import type { ProductSheet } from '../../products/sheet.ts';
 import { sessionsAhead } from '../../shop/calendar.ts';
 import { sheet } from '../../test/build.ts';
+import { unnamed } from '../hands.ts';
 import type { PlanAsk, PlanCoat, PlanOp, PlanPart, PlanProblem, PlanSession, Under } from '../problem.ts';
 import { planAir, usualOf } from '../usual.ts';
 
@@ -165,9 +166,10 @@ export function randomShop(seed: number, nowMs: number): PlanProblem {
     to: weekday === 6 ? '16:30' : '21:30',
   }));
   const people = 1 + Math.floor(random() * 3);
+  const painters = 1 + Math.floor(random() * 2);
   const sessions = sessionsAhead({ weekly, exceptions: [] }, ZONE, nowMs, weeks * 7)
     .filter((s) => s.fromMs > nowMs)
-    .map((s) => ({ ...s, people }));
+    .map((s) => ({ ...s, people, who: unnamed(people, painters) }));
   const parts = Array.from({ length: 2 + Math.floor(random() * 9) }, (_, i) =>
     randomPart(`p${i}`, pick(tracks), random, pick),
   );
@@ -175,7 +177,7 @@ export function randomShop(seed: number, nowMs: number): PlanProblem {
     ...ASK,
     weeks,
     people,
-    painters: 1 + Math.floor(random() * 2),
+    painters,
     roomM2: random() < 0.5 ? 6 : null,
     seed,
   };

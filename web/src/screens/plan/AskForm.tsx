@@ -23,7 +23,7 @@ export function AskForm({ ask, machines, places, todayIso, onChange }: Props) {
         type="number"
         min={1}
         max={most}
-        value={ask[key]}
+        value={ask[key] ?? ''}
         onChange={(e) => {
           const n = Math.round(Number(e.target.value));
           if (n >= 1) set({ [key]: Math.min(most, n) });
@@ -42,8 +42,22 @@ export function AskForm({ ask, machines, places, todayIso, onChange }: Props) {
         </ul>
       </fieldset>
       <div className="grid content-start gap-x-3 gap-y-1 sm:grid-cols-3">
-        {whole('people', 'People who come', 'as a rule', 40)}
-        {whole('painters', 'Of them spray', 'at one time', 10)}
+        <SelectField
+          label="Who comes"
+          hint={ask.people === null ? 'days and skills stand under Settings, People' : undefined}
+          value={ask.people === null ? 'each' : 'count'}
+          options={[
+            { value: 'each', text: 'each as they said' },
+            { value: 'count', text: 'so many, whoever it is' },
+          ]}
+          onChange={(v) => set({ people: v === 'each' ? null : 2 })}
+        />
+        {ask.people === null ? null : (
+          <>
+            {whole('people', 'People who come', 'as a rule', 40)}
+            {whole('painters', 'Of them spray', 'at one time', 10)}
+          </>
+        )}
         {whole('weeks', 'Weeks ahead', '1 to 26', 26)}
         <SelectField
           label="Coats are laid"

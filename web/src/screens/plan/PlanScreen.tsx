@@ -55,7 +55,7 @@ export default function PlanScreen() {
     <Planning
       key={stored.data.plan?.planId ?? 'none'}
       stored={stored.data.plan}
-      first={stored.data.plan?.ask ?? defaultAsk(inUse, places, people.length)}
+      first={stored.data.plan?.ask ?? defaultAsk(inUse, places, people)}
       machines={inUse}
       places={places}
       zone={shop.data.zone}

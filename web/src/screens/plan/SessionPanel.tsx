@@ -27,6 +27,9 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
       <h2 className="text-[18px] leading-tight">
         {dayAndTime(session.fromMs, view.zone)}–{clockTime(session.toMs, view.zone)}
       </h2>
+      {session.names.length > 0 ? (
+        <p className="text-[14px] text-quiet">There: {session.names.join(', ')}</p>
+      ) : null}
       {card.entries.length === 0 ? <p className="text-quiet">Nothing is planned for it.</p> : null}
       {card.runs.map((r) => (
         <RunLine key={r.runId} run={r} zone={view.zone} isNow={index === 0} />

@@ -1,11 +1,11 @@
-import type { PlanAsk } from '@calvetta/core';
+import type { Person, PlanAsk } from '@calvetta/core';
 import type { MachinesResponse, PlaceInfo } from '@calvetta/contract';
 
 /** What a plan is asked for where nobody said anything yet: the machine with most left to do, in the warmest place there is. */
 export function defaultAsk(
   machines: MachinesResponse['machines'],
   places: readonly PlaceInfo[],
-  people: number,
+  people: readonly Person[],
 ): PlanAsk {
   const inUse = machines.filter((m) => !m.isAway);
   const most = [...inUse].sort((a, b) => b.hoursAll - b.hoursDone - (a.hoursAll - a.hoursDone))[0];
@@ -13,7 +13,8 @@ export function defaultAsk(
   return {
     machines: most ? [{ machineId: most.machineId, dueDay: null, weight: 1 }] : [],
     weeks: 12,
-    people: Math.max(1, Math.min(people, 2)),
+    // Where somebody has said when they come, that counts; else two as a rule.
+    people: people.some((p) => p.comes !== null) ? null : Math.max(1, Math.min(people.length, 2)),
     painters: 1,
     coatPlaceId: warm?.setpointC == null ? null : warm.placeId,
     roomM2: null,

@@ -4,7 +4,13 @@ import { columnAt, groundOf, xAt } from './geometry.ts';
 const H = 3_600_000;
 const nowMs = Date.UTC(2026, 2, 5, 17);
 const at = (h: number): number => nowMs + h * H;
-const session = (from: number, to: number) => ({ fromMs: at(from), toMs: at(to), people: 2, takenMs: 0 });
+const session = (from: number, to: number) => ({
+  fromMs: at(from),
+  toMs: at(to),
+  people: 2,
+  takenMs: 0,
+  names: [],
+});
 const ground = groundOf({ nowMs, sessions: [session(1, 4), session(25, 28), session(100, 107)] });
 
 describe('the plan’s columns', () => {

@@ -15,7 +15,7 @@ const listed = (p: Person) => ({
   id: p.personId,
   name: p.name,
   version: p.version,
-  again: { personId: p.personId, name: p.name, isNamed: p.isNamed, minorUntil: p.minorUntil },
+  again: { personId: p.personId, name: p.name, isNamed: p.isNamed, minorUntil: p.minorUntil, comes: p.comes },
 });
 
 /** Who comes: every entry names one of them. */
@@ -74,7 +74,7 @@ function Line({ person: p }: { readonly person: Person }) {
           aria-label={`What ${p.name} may do`}
           onClick={() => show({ kind: 'person', personId: p.personId })}
         >
-          May do…
+          May do, comes…
         </Button>
         <label className="flex min-h-9 items-center gap-1 px-2 text-[13px] pointer-coarse:min-h-11">
           <input

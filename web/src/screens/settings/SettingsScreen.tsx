@@ -17,6 +17,7 @@ import { Choice, Field } from '../../forms/Field.tsx';
 import { useMoney } from '../../ui/money.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { TheDoor } from './door/TheDoor.tsx';
+import { DaysOtherwise } from './DaysOtherwise.tsx';
 import { Gauges } from './Gauges.tsx';
 import { People } from './People.tsx';
 import { Places } from './Places.tsx';
@@ -53,6 +54,7 @@ export default function SettingsScreen() {
       {shop.data ? (
         <Section title="When we come">
           <WhenWeCome shop={shop.data} />
+          <DaysOtherwise shop={shop.data} />
         </Section>
       ) : null}
       <Units />
