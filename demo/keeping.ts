@@ -16,7 +16,7 @@ export const COMES_FROM: Readonly<Record<string, string>> = {
 
 /** Three who spray and blast, long since shown how; a young one, and one whose turn it is again. */
 const SHOWN: readonly (readonly [who: string, to: Induction, until?: string])[] = [
-  ...['ines', 'ruth', 'tom'].flatMap((who) =>
+  ...['ines', 'ruth', 'tom', 'fay'].flatMap((who) =>
     (['spray', 'air-fed', 'blast'] as const).map((to) => [who, to] as const),
   ),
   ['nell', 'lift'],

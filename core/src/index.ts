@@ -6,7 +6,7 @@ export { type Random, seededRandom, normal } from './base/random.ts';
 export { FORECAST_REACH_MS, HOUR_MS, DAY_MS, type Span } from './base/time.ts';
 export { recent } from './base/recent.ts';
 export { instantFrom, isTime, type WrittenTime } from './base/instant.ts';
-export { instantsOf, offsetByHourMs } from './base/zone.ts';
+export { dayAfter, instantsOf, offsetByHourMs } from './base/zone.ts';
 export { pointersIn, type Ref, type Shape as DataShape } from './base/shape.ts';
 
 // units
@@ -344,6 +344,7 @@ export {
   type PlanProblem,
 } from './plan/problem.ts';
 export { planProblem } from './plan/build.ts';
+export { dragLimit, type DragLimit } from './plan/drag.ts';
 export { askWith, HELP_HEAT_C, HELPS, type Help } from './plan/helps.ts';
 export { LEANS } from './plan/leans.ts';
 export { holdsOf, replayOnce, type Holds, type Replay } from './plan/replay.ts';

@@ -87,7 +87,12 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/shop', 'The workshop: its people, places, equipment and house practice'),
   send('post', '/shop', 'Begins a shop of one’s own, with the families of products that ship', newShop),
   send('patch', '/shop', 'Name, zone, units, currency, when people come; by version', shopPatch),
-  { method: 'post', path: '/demo', says: 'Loads the demo to look round in, where there is no workshop yet' },
+  {
+    method: 'post',
+    path: '/demo',
+    says: 'Loads the demo to look round in, where there is no workshop yet; `plan=yes`: planned towards a gala',
+    query: ['plan'],
+  },
   drop('/demo', 'Removes the demo, whole'),
   send('post', '/people', 'A person', newPerson),
   send('patch', '/people/:personId', 'A person, by version', personPatch),

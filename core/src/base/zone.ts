@@ -104,3 +104,7 @@ export function endOfDay(zone: string, day: string): number {
   const [year, month, date] = day.split('-').map(Number);
   return instantOf(zone, addDays({ year: year!, month: month!, day: date! }, 1), 0);
 }
+
+/** The day so many days after the one that an instant lies in, `2031-03-05`. */
+export const dayAfter = (zone: string, atMs: number, days: number): string =>
+  isoDay(addDays(localDay(zone, atMs), days));

@@ -95,8 +95,10 @@ export function planProblem(
       ? []
       : [partOf({ shop, frame, warmFrame, heat: ask.heat, sinceMs }, part, chain, ask.coatPlaceId)];
   });
+  const ops = new Set(parts.flatMap((p) => p.ops.map((o) => o.opId)));
   return {
-    ask,
+    // What was pinned and is done since, or of a machine that is not asked for any more, holds nothing.
+    ask: { ...ask, pins: ask.pins.filter((p) => ops.has(p.opId)) },
     zone,
     nowMs,
     endMs,

@@ -40,7 +40,7 @@ const LEAST_STRETCH_MS = 30 * MINUTE_MS;
 const AGAIN_SHARE = 0.2;
 /** How far on a block is tried again when it does not hold, and how often. */
 const NUDGE_MS = 30 * MINUTE_MS;
-const MOST_NUDGES = 160;
+const MOST_NUDGES = 480;
 /** Sessions a coat is tried in before its window is given up, and how much is tried for one part. */
 const SESSIONS_TRIED = 4;
 const MOST_NODES = 60;
@@ -62,6 +62,8 @@ export class Decoder {
   private readonly items: PlanItem[] = [];
   private readonly left: PlanAsks[] = [];
   private nodes = 0;
+  /** Where the last attempt that failed had begun. */
+  private triedMs = 0;
 
   constructor(
     problem: PlanProblem,
@@ -259,10 +261,12 @@ export class Decoder {
       if (!s) break;
       at = { ms: Math.max(at.ms, s.fromMs), binds: at.binds };
       if (this.attempt(way, block, at)) return null;
+      const triedMs = this.triedMs;
       const first = carriedFirst(block);
       if (first && this.attempt(way, first, at)) return null;
       at = {
-        ms: at.ms + NUDGE_MS,
+        // Begun any sooner it would begin in the same place again.
+        ms: Math.max(at.ms, first ? at.ms : triedMs) + NUDGE_MS,
         binds: { by: block[0]!.bares ? 'bare' : 'window', opId: null, edgeMs: null },
       };
     }
@@ -274,6 +278,7 @@ export class Decoder {
     const before = this.here(way);
     way.ready = from;
     if (block.every((op) => this.one(way, op))) return true;
+    this.triedMs = this.items[before.items]?.spans[0]?.fromMs ?? from.ms;
     this.putBack(way, before);
     return false;
   }

@@ -1,4 +1,4 @@
-import type { ProductSheet } from '@calvetta/core';
+import { DAY_MS, type Comes, type ProductSheet } from '@calvetta/core';
 import type {
   FactInput,
   PutAway,
@@ -30,11 +30,18 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
   if (shiftTo === null) return file;
   const by = shiftTo - Date.parse(file.asOf);
   const move = (at: string): string => new Date(Date.parse(at) + by).toISOString();
+  const wholeDays = Math.round(by / DAY_MS) * DAY_MS;
+  const moveDay = (day: string): string =>
+    new Date(Date.parse(`${day}T00:00:00Z`) + wholeDays).toISOString().slice(0, 10);
   const movedRecording = ({ recordedAt }: WrittenDown): WrittenDown =>
     recordedAt === undefined ? {} : { recordedAt: move(recordedAt) };
   return {
     ...file,
     asOf: move(file.asOf),
+    people: file.people.map((p) =>
+      p.comes ? { ...p, comes: { ...p.comes, days: p.comes.days.map((d) => movedDays(d, moveDay)) } } : p,
+    ),
+    ...(file.exceptions ? { exceptions: file.exceptions.map((e) => ({ ...e, day: moveDay(e.day) })) } : {}),
     facts: file.facts.map((f) => ({
       ...f,
       ...movedRecording(f),
@@ -60,6 +67,12 @@ export function readShopFile(value: unknown, shiftTo: number | null): ShopFile {
       : {}),
   };
 }
+
+const movedDays = (d: Comes['days'][number], moveDay: (day: string) => string): Comes['days'][number] => ({
+  ...d,
+  fromDay: moveDay(d.fromDay),
+  toDay: moveDay(d.toDay),
+});
 
 /** A lock of our own choosing for "there is one workshop". */
 const ONE_WORKSHOP = 7_401_001;

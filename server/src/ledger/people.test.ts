@@ -150,6 +150,9 @@ describe('who comes, for a plan', () => {
     const who = sessions.find((s) => s.who.some((h) => h.name === 'Ines'))!.who;
     // Ines and Tom are down for spraying; nobody keeps a list of blasters. Tom is under age by now: he sprays, and with no mask.
     expect(who.filter((h) => h.sprays).map((h) => h.name)).toEqual(expect.arrayContaining(['Ines']));
+    // A pin of work that is not asked for holds nothing.
+    const pins = [{ opId: 'pump.cylinder-block/prime-1/1', sessionMs: sessions[0]!.fromMs }];
+    expect(planProblem(snapshot, source.air, { ...ask, pins }).ask.pins).toEqual([]);
     expect(who.find((h) => h.name === 'Ruth')).toMatchObject({
       sprays: false,
       isMasked: false,

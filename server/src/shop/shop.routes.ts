@@ -11,6 +11,7 @@ import { write } from '../write.ts';
 import { evidenceOf } from '../ledger/ledger.sql.ts';
 import { needShop, needSnapshot } from './needShop.ts';
 import { loadDemo } from './demo.ts';
+import { planDemo } from './demoPlan.ts';
 import { findWorkshop, insertWorkshop, updateMeans, updateShop } from './shop.sql.ts';
 import { listTemplates } from '../templates/templates.sql.ts';
 import { exportShop } from './exportShop.ts';
@@ -52,8 +53,14 @@ export function shopRoutes(deps: Deps): Router {
     };
     res.json(await write(deps, change, { topic: 'entities' }));
   });
-  router.post('/demo', async (_req, res) => {
-    res.status(201).json(await loadDemo(deps));
+  router.post('/demo', async (req, res) => {
+    const loaded = await loadDemo(deps);
+    if (req.query['plan'] === 'yes')
+      // A demo without its plan is a demo still.
+      await planDemo(deps).catch((error: unknown) =>
+        deps.log.warn({ err: String(error) }, 'the demo could not be planned'),
+      );
+    res.status(201).json(loaded);
   });
   router.delete('/demo', async (_req, res) => {
     const { workshopId, isDemo } = (await needShop(deps)).workshop;

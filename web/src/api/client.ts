@@ -186,7 +186,7 @@ export const getLeftover = (mixId: string): Promise<LeftoverResponse> =>
 export const getShopping = (scope: string): Promise<ShoppingResponse> =>
   call(`/shopping?for=${encodeURIComponent(scope)}`);
 /** The demo, loaded where there is no workshop, and removed again. */
-export const loadDemo = (): Promise<unknown> => post('/demo', '{}');
+export const loadDemo = (): Promise<unknown> => post('/demo?plan=yes', '{}');
 export const removeDemo = (): Promise<unknown> => call('/demo', { method: 'DELETE', headers: WRITES });
 /** A whole shop, as it was exported. */
 export const importShop = (json: string): Promise<{ readonly parts: number; readonly facts: number }> =>

@@ -11,7 +11,6 @@ import { Button } from '../../ui/Button.tsx';
 import { StateWord } from '../../ui/StateWord.tsx';
 import { useRowPx } from '../../ui/useMedia.ts';
 import { useUnits } from '../../ui/useUnits.ts';
-import type { PlannedWords } from '../../words/planned.ts';
 import { actView, type ActView } from '../../words/actText.ts';
 import { BENCH_GRID, FIRST_COLUMN } from './grid.ts';
 
@@ -22,7 +21,7 @@ interface Props {
   readonly fullUm: number;
   readonly isNarrow: boolean;
   /** What the kept plan says of it. */
-  readonly planned: PlannedWords | null;
+  readonly planned: string | null;
 }
 
 /** One part in motion: its film, its state in a word, its window in time, and the one act that comes next. */
@@ -106,10 +105,10 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
   );
 });
 
-/** What the plan would lose, or has missed, comes before the act; the rest after it. */
-function withPlan(act: ActView, planned: PlannedWords | null): ActView {
+/** The act first, then when it is planned. */
+function withPlan(act: ActView, planned: string | null): ActView {
   if (planned === null) return act;
-  const text = planned.isUrgent ? `${planned.text} · ${act.text}` : `${act.text} · ${planned.text}`;
+  const text = `${act.text} · ${planned}`;
   return { ...act, text };
 }
 

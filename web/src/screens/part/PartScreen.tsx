@@ -98,7 +98,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
           <>
             {' · '}
             <Link to="/plan" className="underline underline-offset-2">
-              {planned.text}
+              {planned}
             </Link>
           </>
         )}

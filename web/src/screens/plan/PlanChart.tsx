@@ -1,9 +1,10 @@
 import { TZDate } from '@date-fns/tz';
 import { format } from 'date-fns';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import type { PlanLane, PlanView } from '@calvetta/core';
+import { dragLimit, type DragLimit, type PlanLane, type PlanView } from '@calvetta/core';
 import { columnAt, groundOf, xAt, type Column, type Ground } from './geometry.ts';
 import { LaneRow, type Dragged } from './LaneRow.tsx';
+import { timeWords } from './planWords.ts';
 
 const NAMES_PX = 168;
 
@@ -45,6 +46,7 @@ export function PlanChart({ view, session, onSession, opId, onBlock, onMove }: P
       onPointerLeave={() => setDragged(null)}
       onKeyDown={onKeyDown}
     >
+      <DragWords view={view} dragged={dragged} />
       <div style={{ width: NAMES_PX + ground.widthPx }} className="relative">
         <Head view={view} ground={ground} session={session} onSession={onSession} />
         <RunRow view={view} ground={ground} session={session} onSession={onSession} />
@@ -226,5 +228,26 @@ function Lines({ view, ground }: { readonly view: PlanView; readonly ground: Gro
         m.dueMs !== null && m.dueMs < view.endMs ? [line(m.dueMs, `${m.name} due`, 'border-bad')] : [],
       )}
     </>
+  );
+}
+
+const LIMIT_WORDS: Readonly<Record<DragLimit['why'], string>> = {
+  before: 'what it follows is not done before',
+  opens: 'its window does not open before',
+  shut: 'its window shuts',
+};
+/** While work is dragged: what speaks against the session under the pointer, as the rest of the plan stands. */
+function DragWords({ view, dragged }: { readonly view: PlanView; readonly dragged: Dragged | null }) {
+  if (!dragged?.to) return null;
+  const { opId, to } = dragged;
+  const limit = dragLimit(view, opId, to);
+  return (
+    <p
+      role="status"
+      className={`sticky top-0 left-0 z-20 w-fit border bg-panel px-2 py-0.5 text-[14px] ${limit ? 'border-bad text-bad' : 'border-ink'}`}
+    >
+      {timeWords(to.fromMs, view)}:{' '}
+      {limit ? `${LIMIT_WORDS[limit.why]} ${timeWords(limit.limitMs, view)}` : 'nothing against it so far'}
+    </p>
   );
 }

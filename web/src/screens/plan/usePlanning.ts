@@ -30,6 +30,8 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
   const [picked, setPicked] = useState<number | null>(0);
   const [isAway, setAway] = useState(false);
   const source = useRef<SnapshotSource | null>(null);
+  // Who asks for a plan at once does not wait for the kept one to be read, nor has it come in between.
+  const hasAsked = useRef(false);
   const kept = useKeepPlan(stored);
   const withSource = (work: (s: SnapshotSource) => void): void => {
     getSource()
@@ -45,12 +47,13 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
     if (!stored) return;
     getSource()
       .then((s) => {
-        source.current = s;
-        read(s, stored.ask, stored.plan);
+        source.current ??= s;
+        if (!hasAsked.current) read(s, stored.ask, stored.plan);
       })
       .catch(() => setAway(true));
   }, [stored, read]);
   const make = (asked: PlanAsk): void => {
+    hasAsked.current = true;
     setAsk(asked);
     setAsking(false);
     withSource((s) => planner.make(s, asked, view ? orderOf(view.plan) : []));

@@ -1,0 +1,40 @@
+import { dayAfter, makePlans, planProblem, type PlanAsk } from '@calvetta/core';
+import type { Deps } from '../deps.ts';
+import { insertPlan } from '../plan/plan.sql.ts';
+import { write } from '../write.ts';
+
+/** The gala is so many weeks away, and the plan looks a little further. */
+const [GALA_WEEKS, WEEKS] = [14, 16];
+/** So long a plan is sought while somebody waits for the demo, ms. */
+const SOUGHT_MS = 2500;
+
+/** The demo's machines planned towards a gala in the works: as each of its people comes, in the booth. Kept as a plan of theirs. */
+export async function planDemo(deps: Deps): Promise<void> {
+  const [snapshot, source] = [await deps.model.snapshot(), await deps.model.source()];
+  if (!snapshot || !source) return;
+  const { shop } = snapshot;
+  const ask: PlanAsk = {
+    machines: shop.machines.map((m) => ({
+      machineId: m.machineId,
+      dueDay: dayAfter(shop.workshop.zone, source.nowMs, 7 * GALA_WEEKS),
+      weight: 1,
+    })),
+    weeks: WEEKS,
+    people: null,
+    painters: 1,
+    coatPlaceId: 'booth',
+    roomM2: 14,
+    goal: 'balanced',
+    pins: [],
+    lost: [],
+    heat: [],
+    seed: 7,
+  };
+  const plans = makePlans(planProblem(snapshot, source.air, ask));
+  let { best } = plans.next().value;
+  for (const endMs = Date.now() + SOUGHT_MS; Date.now() < endMs; best = plans.next().value.best)
+    // Whoever else asks has an answer between two plans.
+    await new Promise((next) => setImmediate(next));
+  const input = { planId: deps.newId(), version: 0, personId: 'ines', ask, plan: best.plan };
+  await write(deps, (tx) => insertPlan(tx, shop.workshop.workshopId, input, deps.nowMs()), { topic: 'plan' });
+}
