@@ -3,6 +3,7 @@ import type { Span } from '../base/time.ts';
 import { jobKey } from '../shop/job.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
 import { boundOf } from './bound.ts';
+import { buyListOf } from './buy.ts';
 import { checkPlan, type Breach } from './check.ts';
 import type { PlanCost } from './cost.ts';
 import { coatOpIdOf, isMend, mendOpId } from './ids.ts';
@@ -88,6 +89,8 @@ export interface PlanView {
   readonly left: readonly PlanAsks[];
   readonly cost: PlanCost;
   readonly breaches: readonly Breach[];
+  /** What has to be bought, and by when. */
+  readonly toBuy: ReturnType<typeof buyListOf>;
   /** Places of which too little is known to plan past the forecast. */
   readonly blindPlaces: readonly string[];
   readonly plan: Plan;
@@ -123,6 +126,7 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     left: plan.left,
     cost,
     breaches: checkPlan(problem, plan),
+    toBuy: buyListOf(snapshot, problem, plan),
     blindPlaces: shop.places.flatMap((p) =>
       used.has(p.placeId) && problem.usualDays[p.placeId] === 0 ? [p.name] : [],
     ),

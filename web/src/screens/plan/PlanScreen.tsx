@@ -18,6 +18,7 @@ import { SessionPanel } from './SessionPanel.tsx';
 import type { Since } from './planner.ts';
 import type { Making } from './usePlanner.ts';
 import { usePlanning } from './usePlanning.ts';
+import { ToBuy } from './ToBuy.tsx';
 import { WorkPanel } from './WorkPanel.tsx';
 
 type Nothing = Parameters<typeof Empty>[0];
@@ -211,6 +212,7 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
               p.tryOut({ ...view.ask, lost: [...view.ask.lost, ms] }, `nobody comes ${dayWords(ms, view)}`)
             }
           />
+          <ToBuy view={view} />
         </aside>
       </div>
     </>
