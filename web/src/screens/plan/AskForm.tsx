@@ -115,6 +115,11 @@ function MachineLine({
         }
       />
       <span>{name}</span>
+      {mine?.dueDay != null && mine.dueDay < todayIso ? (
+        <span role="alert" className="text-[13px] text-bad">
+          that day is gone: every plan is late by it
+        </span>
+      ) : null}
       {mine ? (
         <label className="ml-auto flex items-center gap-1 text-[13px] text-quiet">
           by

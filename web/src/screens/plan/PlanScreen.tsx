@@ -1,4 +1,5 @@
-import type { PlanAsk, PlanView } from '@calvetta/core';
+import { Link } from 'react-router';
+import { dayAfter, type PlanAsk, type PlanView } from '@calvetta/core';
 import type { StoredPlan } from '@calvetta/contract';
 import { useMachines, usePeople, usePlaces, usePlan, useShop } from '../../api/queries.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -88,7 +89,7 @@ function Planning(props: PlanningProps) {
       </div>
       {p.isAsking ? (
         <section className="border border-line bg-panel p-3 print:hidden" aria-label="What is asked">
-          <AskForm {...props} ask={p.ask} todayIso={isoDay(nowMs)} onChange={p.setAsk} />
+          <AskForm {...props} ask={p.ask} todayIso={dayAfter(zone, nowMs, 0)} onChange={p.setAsk} />
           {view ? (
             <HeatForm
               places={props.places}
@@ -110,7 +111,9 @@ function Planning(props: PlanningProps) {
         <Compare before={trial.before} now={view} what={trial.what} onKeep={p.goOn} onBack={p.goBack} />
       ) : null}
       {view && p.holding ? <HoldsPanel holding={p.holding} view={view} onStop={p.stop} /> : null}
-      {view === null ? null : view.breaches.length > 0 ? (
+      {view === null ? null : view.sessions.length === 0 ? (
+        <Nobody />
+      ) : view.breaches.length > 0 ? (
         <Broken view={view} />
       ) : (
         <Drawn planning={p} view={view} />
@@ -230,7 +233,15 @@ function statusWords(p: Planned, stored: StoredPlan | null, nowMs: number, zone:
     : 'Tick the machines to bring on, give a date where there is one, and press Make a plan. Sessions are filled so that windows do not shut between them; what finds no place is said, with why.';
 }
 
-const isoDay = (ms: number): string => new Date(ms).toISOString().slice(0, 10);
+const Nobody = () => (
+  <p role="alert" className="border-l-4 border-bad bg-panel p-2">
+    Nobody comes in these weeks, so nothing can be planned. Say under{' '}
+    <Link className="underline" to="/settings">
+      Settings, People
+    </Link>{' '}
+    who comes on which days, or plan with “so many, whoever it is”.
+  </p>
+);
 
 function makingWords({ tried, isDone }: Making): string {
   if (tried === 0) return isDone ? 'Stopped before there was a plan.' : 'Looking at the shop…';
