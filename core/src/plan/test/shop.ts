@@ -7,7 +7,16 @@ import type { ProductSheet } from '../../products/sheet.ts';
 import { sessionsAhead } from '../../shop/calendar.ts';
 import { sheet } from '../../test/build.ts';
 import { unnamed } from '../hands.ts';
-import type { PlanAsk, PlanCoat, PlanOp, PlanPart, PlanProblem, PlanSession, Under } from '../problem.ts';
+import type {
+  Hand,
+  PlanAsk,
+  PlanCoat,
+  PlanOp,
+  PlanPart,
+  PlanProblem,
+  PlanSession,
+  Under,
+} from '../problem.ts';
 import { planAir, usualOf } from '../usual.ts';
 
 /** Builders for tests only: shops small enough to be reckoned by hand, and random ones. */
@@ -167,9 +176,11 @@ export function randomShop(seed: number, nowMs: number): PlanProblem {
   }));
   const people = 1 + Math.floor(random() * 3);
   const painters = 1 + Math.floor(random() * 2);
+  // Half of the shops ask who comes, each session others: some spray, some blast, some neither.
+  const asks = random() < 0.5;
   const sessions = sessionsAhead({ weekly, exceptions: [] }, ZONE, nowMs, weeks * 7)
     .filter((s) => s.fromMs > nowMs)
-    .map((s) => ({ ...s, people, who: unnamed(people, painters) }));
+    .map((s) => ({ ...s, people, who: asks ? handsAt(random, people) : unnamed(people, painters) }));
   const parts = Array.from({ length: 2 + Math.floor(random() * 9) }, (_, i) =>
     randomPart(`p${i}`, pick(tracks), random, pick),
   );
@@ -183,6 +194,12 @@ export function randomShop(seed: number, nowMs: number): PlanProblem {
   };
   return problem(nowMs, parts, sessions, { ask, endMs, forecastEndMs: weather.forecastEndMs });
 }
+
+const handsAt = (random: Random, people: number): Hand[] =>
+  Array.from({ length: people }, () => {
+    const sprays = random() < 0.7;
+    return { name: null, sprays, isMasked: sprays && random() < 0.7, blasts: random() < 0.6 };
+  });
 
 function randomPart(
   partId: string,
@@ -208,6 +225,7 @@ function randomPart(
         bares: pick(LIMITS),
         makesDust: random() < 0.6,
         waitHours: random() < 0.2 ? 18 : 0,
+        what: random() < 0.5 ? 'grit-blast' : 'disc',
       }),
       op(partId, 3, { kind: 'wash', handsMin: 10 }),
     );
