@@ -346,6 +346,7 @@ export {
 export { planProblem } from './plan/build.ts';
 export { dragLimit, type DragLimit } from './plan/drag.ts';
 export { askWith, HELP_HEAT_C, HELPS, type Help } from './plan/helps.ts';
+export { rotaOf, type Rota } from './plan/rota.ts';
 export { LEANS } from './plan/leans.ts';
 export { holdsOf, replayOnce, type Holds, type Replay } from './plan/replay.ts';
 export { makePlans, plannedBefore, repaired, type MadePlan } from './plan/make.ts';

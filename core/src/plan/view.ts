@@ -8,7 +8,17 @@ import { checkPlan, type Breach } from './check.ts';
 import type { PlanCost } from './cost.ts';
 import { coatOpIdOf, isMend, mendOpId } from './ids.ts';
 import type { MadePlan } from './make.ts';
-import type { Binding, Plan, PlanAsk, PlanAsks, PlanItem, PlanOp, PlanPart, PlanProblem } from './problem.ts';
+import type {
+  Hand,
+  Binding,
+  Plan,
+  PlanAsk,
+  PlanAsks,
+  PlanItem,
+  PlanOp,
+  PlanPart,
+  PlanProblem,
+} from './problem.ts';
 import type { CoatReading } from './reading.ts';
 
 /** A piece of work as it is drawn and told. */
@@ -78,8 +88,8 @@ export interface PlanView {
   readonly forecastEndMs: number;
   readonly sessions: readonly (Span & {
     readonly people: number;
-    /** Who comes, by name, as far as that was asked. */
-    readonly names: readonly string[];
+    /** Who comes, as far as that was asked by name, and what each may do. */
+    readonly who: readonly Hand[];
     readonly takenMs: number;
   })[];
   readonly lanes: readonly PlanLane[];
@@ -114,11 +124,7 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     nowMs: problem.nowMs,
     endMs: problem.endMs,
     forecastEndMs: problem.forecastEndMs,
-    sessions: problem.sessions.map(({ who, ...s }) => ({
-      ...s,
-      names: who.flatMap((h) => h.name ?? []),
-      takenMs: takenIn(s, plan),
-    })),
+    sessions: problem.sessions.map((s) => ({ ...s, takenMs: takenIn(s, plan) })),
     lanes,
     runs: plan.runs.map((r) => runView(snapshot, problem, r)),
     machines: problem.machines.map((m) => machineView(problem, lanes, m)),

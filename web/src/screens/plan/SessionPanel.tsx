@@ -4,6 +4,7 @@ import { CAUTION_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
 import { useUnits } from '../../ui/useUnits.ts';
+import { WhoDoesWhat } from './WhoDoesWhat.tsx';
 import { blockWords, isRisky, timeWords } from './planWords.ts';
 
 interface Props {
@@ -27,9 +28,7 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
       <h2 className="text-[18px] leading-tight">
         {dayAndTime(session.fromMs, view.zone)}–{clockTime(session.toMs, view.zone)}
       </h2>
-      {session.names.length > 0 ? (
-        <p className="text-[14px] text-quiet">There: {session.names.join(', ')}</p>
-      ) : null}
+      <WhoDoesWhat view={view} index={index} card={card} />
       {card.entries.length === 0 ? <p className="text-quiet">Nothing is planned for it.</p> : null}
       {card.runs.map((r) => (
         <RunLine key={r.runId} run={r} zone={view.zone} isNow={index === 0} />

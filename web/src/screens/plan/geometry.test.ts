@@ -9,7 +9,7 @@ const session = (from: number, to: number) => ({
   toMs: at(to),
   people: 2,
   takenMs: 0,
-  names: [],
+  who: [],
 });
 const ground = groundOf({ nowMs, sessions: [session(1, 4), session(25, 28), session(100, 107)] });
 
