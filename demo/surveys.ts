@@ -92,6 +92,17 @@ interface Own {
   readonly s?: Partial<Survey>;
   readonly way?: Way;
 }
+/** Too large to be stripped and primed in one session of theirs: they go away for it. */
+const FLOAT: Own = {
+  kind: 'float-hull',
+  s: {
+    features: ['seams', 'welds-rivets'],
+    coating: 'sound',
+    coatKind: 'two-pack',
+    solventRub: 'passed',
+  },
+  way: 'contractor',
+};
 const OWN: Readonly<Record<string, Own>> = {
   'fenland.track-frame-left': { way: 'blast' },
   'fenland.track-frame-right': { way: 'blast' },
@@ -119,8 +130,8 @@ const OWN: Readonly<Record<string, Own>> = {
     way: 'contractor',
   },
   'saltern.rudder': { kind: 'control-surface', s: { criticality: ['airworthy', 'control-surface'] } },
-  'saltern.float-port': { kind: 'float-hull', s: { features: ['seams', 'welds-rivets'] } },
-  'saltern.float-starboard': { kind: 'float-hull', s: { features: ['seams', 'welds-rivets'] } },
+  'saltern.float-port': FLOAT,
+  'saltern.float-starboard': FLOAT,
   'saltern.float-hatch-covers': { kind: 'aircraft-skin', s: { category: 'C4' } },
   'saltern.gearbox-case': { kind: 'engine-casting', s: { substrate: 'magnesium' } },
   'saltern.carburettor-body': { kind: 'diecast-fitting', s: { rust: 'none', salt: 'no', fuel: 'yes' } },

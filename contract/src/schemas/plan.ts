@@ -26,6 +26,7 @@ export const planAsk = Joi.object({
   weeks: Joi.number().integer().min(1).max(26).required(),
   people: Joi.number().integer().min(1).max(40).allow(null).required(),
   painters: Joi.number().integer().min(1).max(10).required(),
+  lateDays: Joi.number().min(0).max(90),
   extra: Joi.object({
     people: Joi.number().integer().min(0).max(10).required(),
     painters: Joi.number().integer().min(0).max(10).required(),

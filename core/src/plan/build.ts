@@ -10,7 +10,15 @@ import { upToGrid } from './grid.ts';
 import { whoComes } from './hands.ts';
 import { leaned } from './leans.ts';
 import { bareNow, operationsOf } from './operations.ts';
-import type { PlanAsk, PlanAsks, PlanPart, PlanProblem, PlanSession, PlanSurface } from './problem.ts';
+import type {
+  PlanAsk,
+  PlanAsks,
+  PlanOp,
+  PlanPart,
+  PlanProblem,
+  PlanSession,
+  PlanSurface,
+} from './problem.ts';
 import { planAir, usualOf, USUAL_DAYS } from './usual.ts';
 
 /** What is left of a session must be worth coming for. */
@@ -89,11 +97,12 @@ export function planProblem(
   );
   const asks: PlanAsks[] = [];
   const parts = wanted.flatMap((part): PlanPart[] => {
-    const chain = operationsOf(snapshot, part, ask.coatPlaceId);
+    const { films, ...chain } = operationsOf(snapshot, part, ask.coatPlaceId);
+    const ops = broughtBackLate(chain.ops, ask.lateDays ?? 0);
     asks.push(...chain.asks);
-    return chain.ops.length === 0
+    return ops.length === 0
       ? []
-      : [partOf({ shop, frame, warmFrame, heat: ask.heat, sinceMs }, part, chain, ask.coatPlaceId)];
+      : [partOf({ shop, frame, warmFrame, heat: ask.heat, sinceMs }, part, { ops, films }, ask.coatPlaceId)];
   });
   const ops = new Set(parts.flatMap((p) => p.ops.map((o) => o.opId)));
   return {
@@ -115,6 +124,12 @@ export function planProblem(
     })),
   };
 }
+
+/** What waits longer than this is elsewhere, at a contractor's: so do routes reckon a trip. */
+const CONTRACTOR_FROM_HOURS = 24 * 7;
+/** The same work when whoever has a part brings it back so many days later than likely. */
+const broughtBackLate = (ops: readonly PlanOp[], days: number): readonly PlanOp[] =>
+  ops.map((o) => (o.waitHours > CONTRACTOR_FROM_HOURS ? { ...o, waitHours: o.waitHours + 24 * days } : o));
 
 /** Metal carried in from the cold is let stand for two of its time constants before it is coated, half a day at most. */
 const WARM_UP_TAUS = 2;

@@ -19,6 +19,8 @@ export interface PlanAsk {
   /** People who come as a rule, and how many of them spray at once. Null: as each of them comes, and who was shown how sprays. */
   readonly people: number | null;
   readonly painters: number;
+  /** Days by which whoever works for the shop elsewhere brings back late: what if. */
+  readonly lateDays?: number;
   /** Hands that are only supposed, beside those: what if. */
   readonly extra?: { readonly people: number; readonly painters: number };
   /** Where coats are laid: parts that stand elsewhere are carried there before. Null: each where it stands. */

@@ -11,6 +11,7 @@ import { AskForm } from './AskForm.tsx';
 import { Compare } from './Compare.tsx';
 import { defaultAsk } from './defaultAsk.ts';
 import { HeatForm } from './HeatForm.tsx';
+import { LateForm } from './LateForm.tsx';
 import { HoldsPanel } from './HoldsPanel.tsx';
 import { Broken, Lacking } from './Lacking.tsx';
 import { dayWords } from './planWords.ts';
@@ -97,6 +98,7 @@ function Planning(props: PlanningProps) {
               onTry={(heat, what) => p.tryOut({ ...p.ask, heat: [...p.ask.heat, heat] }, what)}
             />
           ) : null}
+          {view ? <LateForm onTry={(lateDays, what) => p.tryOut({ ...p.ask, lateDays }, what)} /> : null}
         </section>
       ) : null}
       {p.trouble === null ? null : (
