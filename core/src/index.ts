@@ -396,6 +396,7 @@ export {
 export * from './ledger/index.ts';
 
 // aftercare
+export { FEATHER, TOUCH_UP_C, type TouchUpCoat } from './aftercare/touchUp.ts';
 export { CARE_FOUND, CARE_JOBS, type CareFound, type CareJob } from './aftercare/jobs.ts';
 
 // the record, as it is answered

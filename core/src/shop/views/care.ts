@@ -6,6 +6,8 @@ import { isoDay, localDay } from '../../base/zone.ts';
 import { originMs } from '../../facts/envelope.ts';
 import { ofKind, standingFacts, type FactOf } from '../../facts/part.ts';
 import { wholeSurvey, type Survey } from '../../part/survey.ts';
+import { touchUpOf, type TouchUpCoat } from '../../aftercare/touchUp.ts';
+import { stockNow } from '../shelf.ts';
 import type { DerivedPart } from '../part.ts';
 import { partsInUse, type Snapshot } from '../snapshot.ts';
 
@@ -50,6 +52,13 @@ export interface LifeBand {
   /** Where its rust is going, by the looks since; null: too few to say. */
   readonly rust: RustTrend | null;
 }
+/** A finished part with its own coats, as they are laid again. */
+export interface TouchUp {
+  readonly partId: string;
+  readonly partName: string;
+  readonly machineName: string;
+  readonly coats: readonly TouchUpCoat[];
+}
 export interface CareView {
   readonly nowMs: number;
   readonly zone: string;
@@ -57,6 +66,8 @@ export interface CareView {
   readonly lines: readonly CareLine[];
   readonly reminders: readonly ReminderLine[];
   readonly lives: readonly LifeBand[];
+  /** How each finished film is mended where it is chipped. */
+  readonly touchUps: readonly TouchUp[];
   /** Wet hours of a year by place, where a month was measured, and how much sooner than usual that makes care. */
   readonly wet: readonly { readonly placeName: string; readonly hours: number; readonly factor: number }[];
 }
@@ -99,6 +110,7 @@ export function careView(snapshot: Snapshot): CareView {
   const lines: CareLine[] = [];
   const reminders: ReminderLine[] = [];
   const lives: LifeBand[] = [];
+  const touchUps: TouchUp[] = [];
   const today = isoDay(localDay(shop.workshop.zone, nowMs));
   for (const part of partsInUse(snapshot)) {
     const about = {
@@ -121,6 +133,8 @@ export function careView(snapshot: Snapshot): CareView {
         });
     const sinceMs = curedMs(part, nowMs);
     if (sinceMs === null) continue;
+    const coats = touchUpOf(filmOn(snapshot, part));
+    if (coats.length > 0) touchUps.push({ ...about, coats });
     const survey = surveyOf(part);
     const factor = careFactor(part.placeId === null ? null : (wetAt.get(part.placeId) ?? null));
     const cared = ofKind(standing, 'cared');
@@ -144,11 +158,28 @@ export function careView(snapshot: Snapshot): CareView {
     lines: lines.sort((a, b) => a.dueMs - b.dueMs || a.partName.localeCompare(b.partName)),
     reminders: reminders.sort((a, b) => a.onDay.localeCompare(b.onDay)),
     lives,
+    touchUps,
     wet: shop.places.flatMap((p) => {
       const hours = wetAt.get(p.placeId) ?? null;
       return hours === null ? [] : [{ placeName: p.name, hours, factor: careFactor(hours) }];
     }),
   };
+}
+
+/** The coats of a part's leading face, as they are known: measured where they were, with the colour of their cup. */
+function filmOn(snapshot: Snapshot, part: DerivedPart) {
+  const { mixes } = stockNow(snapshot).ledger;
+  const bodies = new Map(ofKind(part.facts, 'coated').map((f) => [f.factId, f.body]));
+  return part.state.lead.coats.map((c) => {
+    const mixId = bodies.get(c.factId)?.mixId;
+    const mix = mixId === undefined ? undefined : mixes.get(mixId);
+    return {
+      sheet: c.sheet,
+      colour: mix?.fact.body.colour ?? (c.sheet.role === 'finish' ? part.row.colourGroup : null),
+      batch: c.batch ?? null,
+      filmUm: Math.round(c.measuredUm ?? c.dftUm),
+    };
+  });
 }
 
 function lineOf(

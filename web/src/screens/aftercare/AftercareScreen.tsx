@@ -7,6 +7,7 @@ import { YearWheel, type WheelMark } from '../../drawings/YearWheel.tsx';
 import { Heading } from '../../ui/Heading.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { CareRow } from './CareRow.tsx';
+import { TouchUps } from './TouchUps.tsx';
 import { Reminders } from './Reminders.tsx';
 
 const DAY_MS = 86_400_000;
@@ -64,6 +65,7 @@ function Of({ view }: { readonly view: CareView }) {
           <Group title="Within a month" rows={soon} view={view} isOpen />
           <Reminders view={view} />
           <Group title="Later" rows={later} view={view} />
+          <TouchUps view={view} />
           <Lives lives={view.lives} nowMs={view.nowMs} />
         </div>
       </div>

@@ -19,6 +19,7 @@ import { useWidth } from '../../ui/useWidth.ts';
 import { BenchHead } from './BenchHead.tsx';
 import { BenchRow } from './BenchRow.tsx';
 import { Cups } from './Cups.tsx';
+import { CareFoot } from './CareFoot.tsx';
 import { InToday } from './InToday.tsx';
 import { questionOf, Questions } from './Questions.tsx';
 import { GROUP_WORDS, GROUPS, isInGroup, parseGroup, type Group } from './groups.ts';
@@ -71,6 +72,7 @@ function BenchOf({ bench }: { readonly bench: BenchResponse }) {
         ) : (
           <Rows bench={bench} rows={listed} asked={asked} machine={machine} change={change} />
         )}
+        <CareFoot />
       </div>
     </>
   );
