@@ -31,11 +31,14 @@ export function whoComes(snapshot: Snapshot, ask: PlanAsk, atMs: number): Hand[]
   return [...there, ...extra];
 }
 
+/** Whether it takes a blaster. */
+export const isBlast = ({ kind, what }: { readonly kind: string; readonly what: string | null }): boolean =>
+  kind === 'strip' && what !== null && (what.includes('blast') || what === 'sweep');
+
 /** What a piece of work takes: a run a painter, isocyanate in the air one with a mask, a blast a blaster. */
 export function skillOf(op: PlanOp): Skill | null {
   if (op.coat) return isIsocyanate(op) ? 'masked' : 'spray';
-  const what = op.what ?? '';
-  return op.kind === 'strip' && (what.includes('blast') || what === 'sweep') ? 'blast' : null;
+  return isBlast(op) ? 'blast' : null;
 }
 
 /**

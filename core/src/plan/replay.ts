@@ -97,6 +97,7 @@ export interface Lived {
   readonly finishedMs: ReadonlyMap<string, number>;
 }
 
+/** A plan lived through once (`liveOnce`), as far as it is counted. */
 export function replayOnce(cases: readonly PlanProblem[], plan: Plan, seed: number, no: number): Replay {
   const { made, finishedMs } = liveOnce(cases, plan, seed, no);
   return { finishedMs, shut: made.items.flatMap((i) => (isMend(i.opId) ? [coatOpIdOf(i.opId)] : [])) };

@@ -1,4 +1,5 @@
 import type { Span } from '../base/time.ts';
+import { isBlast } from './hands.ts';
 import type { Hand } from './problem.ts';
 import type { PlanView, SessionCard } from './view.ts';
 
@@ -76,8 +77,6 @@ function runJobs(view: Pick<PlanView, 'lanes'>, card: SessionCard): Job[] {
     .sort((a, b) => Number(b.isPoison) - Number(a.isPoison) || a.fromMs - b.fromMs);
 }
 
-const isBlast = (what: string | null): boolean =>
-  what !== null && (what.includes('blast') || what === 'sweep');
 const otherJobs = (card: SessionCard): Job[] =>
   card.entries
     .filter((e) => e.block.runId === null)
@@ -87,8 +86,5 @@ const otherJobs = (card: SessionCard): Job[] =>
       fromMs: e.fromMs,
       toMs: e.toMs,
       people: Math.max(1, e.block.people),
-      may:
-        e.block.kind === 'strip' && isBlast(e.block.what)
-          ? (h: Hand): boolean => h.blasts
-          : (): boolean => true,
+      may: isBlast(e.block) ? (h: Hand): boolean => h.blasts : (): boolean => true,
     }));

@@ -5,7 +5,8 @@ import { DAY_MS } from '../../base/time.ts';
 import { isoDay, localDay } from '../../base/zone.ts';
 import { originMs } from '../../facts/envelope.ts';
 import { ofKind, standingFacts, type FactOf } from '../../facts/part.ts';
-import { wholeSurvey, type Survey } from '../../part/survey.ts';
+import type { Survey } from '../../part/survey.ts';
+import { newestSurvey } from '../survey.ts';
 import { touchUpOf, type TouchUpCoat } from '../../aftercare/touchUp.ts';
 import { stockNow } from '../shelf.ts';
 import type { DerivedPart } from '../part.ts';
@@ -83,12 +84,6 @@ const BANDS: Readonly<Record<Survey['durability'], readonly [number, number | nu
   VH: [25, null],
 };
 
-const surveyOf = (part: DerivedPart): Survey | null => {
-  const surveys = ofKind(standingFacts(part.facts), 'surveyed');
-  const newest = surveys[surveys.length - 1];
-  return newest ? wholeSurvey(newest.body.survey) : null;
-};
-
 /** When the last of a part's films had cured; null: it is not finished, or has not. */
 export function curedMs(part: DerivedPart, nowMs: number): number | null {
   const tops = part.state.faces.map((f) => f.coats[f.coats.length - 1]);
@@ -135,7 +130,7 @@ export function careView(snapshot: Snapshot): CareView {
     if (sinceMs === null) continue;
     const coats = touchUpOf(filmOn(snapshot, part));
     if (coats.length > 0) touchUps.push({ ...about, coats });
-    const survey = surveyOf(part);
+    const survey = newestSurvey(part);
     const factor = careFactor(part.placeId === null ? null : (wetAt.get(part.placeId) ?? null));
     const cared = ofKind(standing, 'cared');
     for (const [job, months] of careJobs({

@@ -14,7 +14,7 @@ interface Props {
 type MachineHolds = Holds['machines'][number];
 
 /** How sure the plan is: lived through many times, with hands, people and air as they may fall out. */
-export function HoldsPanel({ holding: { holds, of, helps, isDone }, view, onStop }: Props) {
+export function HoldsPanel({ holding: { holds, few, of, helps, isDone }, view, onStop }: Props) {
   return (
     <section
       aria-label="Will it hold?"
@@ -42,7 +42,7 @@ export function HoldsPanel({ holding: { holds, of, helps, isDone }, view, onStop
       </ul>
       <div className="grid gap-x-8 gap-y-2 lg:grid-cols-2">
         <Windows windows={holds.windows} n={holds.n} />
-        {helps.length > 0 ? <Helps helps={helps} holds={holds} view={view} /> : null}
+        {helps.length > 0 ? <Helps helps={helps} holds={few} view={view} /> : null}
       </div>
     </section>
   );
@@ -125,7 +125,7 @@ function Helps({
   const words = (ms: number): string => (Number.isFinite(ms) ? dayWords(ms, view) : 'not within this plan');
   return (
     <div className="text-[14px]">
-      <p>What would help, by the same replays; all done four times in five by:</p>
+      <p>What would help, by {holds.n} of the same replays; all done four times in five by:</p>
       <ul>
         <li className="flex justify-between gap-2 text-quiet">
           <span>as it is</span>

@@ -72,6 +72,8 @@ export type PlannerSaid =
       readonly kind: 'holds';
       readonly no: number;
       readonly holds: Holds;
+      /** By as many of its replays as each change has: what changes are held against. */
+      readonly few: Holds;
       /** How many replays it is to be. */
       readonly of: number;
       readonly helps: readonly HelpTried[];

@@ -126,6 +126,7 @@ async function hold(
       kind: 'holds',
       no,
       holds: holdsOf(problem, plan, replays),
+      few: holdsOf(problem, plan, replays.slice(0, REPLAYS_OF_HELP)),
       of: REPLAYS,
       helps: [...helps],
       isDone,

@@ -9,7 +9,10 @@ export interface Making {
   readonly tried: number;
   readonly isDone: boolean;
 }
-export type Holding = Pick<Extract<PlannerSaid, { kind: 'holds' }>, 'holds' | 'of' | 'helps' | 'isDone'>;
+export type Holding = Pick<
+  Extract<PlannerSaid, { kind: 'holds' }>,
+  'holds' | 'few' | 'of' | 'helps' | 'isDone'
+>;
 export type NotPinned = Extract<PlannerSaid, { kind: 'not-pinned' }>;
 export interface Planner {
   /** The plan on the page; null: none yet. */
@@ -57,7 +60,7 @@ function heard(s: State, m: PlannerSaid): State {
     case 'not-pinned':
       return { ...s, notPinned: m, making: null };
     case 'holds':
-      return { ...s, holding: { holds: m.holds, of: m.of, helps: m.helps, isDone: m.isDone } };
+      return { ...s, holding: { holds: m.holds, few: m.few, of: m.of, helps: m.helps, isDone: m.isDone } };
     case 'failed':
       return { ...s, trouble: m.words, making: null };
   }
