@@ -1,4 +1,5 @@
 import type {
+  Capacity,
   Comes,
   Exposure,
   Facility,
@@ -34,6 +35,8 @@ export interface ShopFile {
     /** What the shop has and its house practice; absent: not said. */
     readonly facilities?: readonly Facility[];
     readonly schools?: Schools;
+    /** How much its things hold at once; absent: not said. */
+    readonly capacity?: Capacity;
   };
   readonly attendance: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
   /** Days that are otherwise; null: nobody comes. */

@@ -103,6 +103,8 @@ export {
   type Schools,
   type ShopMeans,
   DEFAULT_SCHOOLS,
+  NO_CAPACITY,
+  type Capacity,
   SMALL_SHOP,
   FULL_SHOP,
   meansFor,

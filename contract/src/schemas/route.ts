@@ -32,6 +32,7 @@ import {
   TEST_RESULTS,
   TOOLS,
   type RouteStep,
+  type Capacity,
   type Schools,
   type Survey,
 } from '@calvetta/core';
@@ -188,6 +189,16 @@ export const routeStep = Joi.object<RouteStep>({
   cautions: Joi.array().items(Joi.string().max(60)).required(),
 });
 
+/** How much a shop's things hold at once; null: not said. */
+export const capacity = Joi.object<Capacity>({
+  cabinets: Joi.number().integer().min(1).max(50).allow(null),
+  bathKg: Joi.number().positive().max(100_000).allow(null),
+  ovenM2: Joi.number().positive().max(10_000).allow(null),
+  hoists: Joi.number().integer().min(0).max(50).allow(null),
+  airTools: Joi.number().integer().min(1).max(50).allow(null),
+  hangKg: Joi.number().positive().max(100_000).allow(null),
+}).options({ presence: 'required' });
+
 /** What a shop has and how it works; the version says which state the person was looking at. */
 export const meansPatch = Joi.object<MeansPatch, true>({
   version,
@@ -196,11 +207,14 @@ export const meansPatch = Joi.object<MeansPatch, true>({
     .unique()
     .required(),
   schools: schools.required(),
+  capacity,
 });
 export interface MeansPatch {
   readonly version: number;
   readonly facilities: readonly (typeof FACILITIES)[number][];
   readonly schools: Schools;
+  /** Absent: as it was. */
+  readonly capacity?: Capacity;
 }
 
 /** Parts made at once, from a pasted list: client-made ids, so that sending it again makes none twice. */

@@ -16,7 +16,7 @@ import {
   SUBSTRATES,
   TOOLS,
 } from '@calvetta/core';
-import { schools, surveyTemplate } from './route.ts';
+import { capacity, schools, surveyTemplate } from './route.ts';
 import { cup, pack, tinLabel } from './shelf.ts';
 import { OLDER_SHOP_FORMATS, SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
@@ -206,6 +206,7 @@ export const shopFile = Joi.object({
     hourCents: Joi.number().integer().min(1).max(10_000_000),
     facilities: Joi.array().items(Joi.string().valid(...FACILITIES)),
     schools,
+    capacity,
   }).required(),
   attendance: Joi.array()
     .items(

@@ -53,6 +53,10 @@ export const LACK_WORDS: Readonly<Record<PlanLack, { readonly is: string; readon
     is: 'no session before the end of the plan takes it',
     mend: 'Plan further ahead, add a session or a person, or give it a warmer place.',
   },
+  'no-hoist': {
+    is: 'it is too heavy for hands, and the shop has no hoist',
+    mend: 'Say under Settings, House practice, what lifts it; or coat it where it stands.',
+  },
   pin: {
     is: 'what was pinned cannot be in that session',
     mend: 'Take the pin out, or pin it to a later session.',
@@ -72,6 +76,7 @@ export const BIND_WORDS: Readonly<Record<BindKind, string>> = {
   air: 'the air does not allow it before',
   dust: 'dust, wet film or spray mist in the same air',
   room: 'there is no room to hang it',
+  thing: 'bath, oven, cabinet, hoist or compressor is taken',
   bare: 'the metal must be coated before it rusts again',
   pin: 'it was pinned',
 };
@@ -96,6 +101,7 @@ export const BREACH_WORDS: Readonly<Record<BreachCode, string>> = {
   split: 'work is split that must be done in one go',
   session: 'work lies where nobody is there',
   people: 'more hands are needed than there are',
+  'too-few': 'fewer people than it takes',
   painters: 'more people spray than can',
   stage: 'the film below is not so hard by then',
   opens: 'a coat comes before its window opens',
@@ -105,6 +111,7 @@ export const BREACH_WORDS: Readonly<Record<BreachCode, string>> = {
   dust: 'dust and wet film share the air',
   isocyanate: 'somebody works in air in which isocyanate is sprayed',
   room: 'more hangs there than there is room for',
+  thing: 'more is asked of bath, oven, cabinet, hoist or compressor than it holds',
   run: 'a run does not hold together',
   'pot-life': 'a mix would have gone off by then',
   pin: 'what was pinned is not where it was pinned',
@@ -114,6 +121,9 @@ export const BREACH_WORDS: Readonly<Record<BreachCode, string>> = {
 const OWN_WORDS: Readonly<Record<string, string>> = {
   mend: 'Abrade: its window has shut',
   carry: 'Carry it in',
+  turn: 'Turn it over',
+  take: 'Take it away',
+  fetch: 'Fetch it home',
 };
 
 /** What a piece of work is called: “Strip: grit blast”, “Epoxy primer 1”. */

@@ -1,4 +1,4 @@
-import type { Best, Facility, Matter, Method, Quality, Schools, Way } from '@calvetta/core';
+import type { Best, Capacity, Facility, Matter, Method, Quality, Schools, Way } from '@calvetta/core';
 
 /** What a step does, by its code. */
 export const WHAT_WORDS: Readonly<Record<string, string>> = {
@@ -99,6 +99,26 @@ export const FACILITY_WORDS: Readonly<Record<Facility, string>> = {
   oven: 'oven',
   contractor: 'a contractor',
   'legacy-licence': 'a licence for legacy products',
+};
+
+/** How much of the shop's things there is at once: what is asked, and what an answer does. */
+export const CAPACITY_WORDS: {
+  readonly [K in keyof Capacity]: {
+    readonly label: string;
+    readonly hint: string;
+    readonly isCount: boolean;
+  };
+} = {
+  hangKg: {
+    label: 'Heaviest that hangs',
+    hint: 'what is heavier lies, and is turned over between its faces',
+    isCount: false,
+  },
+  bathKg: { label: 'A tub takes', hint: 'metal at once; each liquid is a tub of its own', isCount: false },
+  ovenM2: { label: 'The oven takes', hint: 'painted faces at once', isCount: false },
+  cabinets: { label: 'Blast cabinets', hint: 'empty: one', isCount: true },
+  hoists: { label: 'Hoists', hint: '0: all is lifted by hand, 25 kg a person', isCount: true },
+  airTools: { label: 'Guns and blast nozzles', hint: 'the compressor feeds so many at once', isCount: true },
 };
 
 /** House practice: what is chosen between, in words. */

@@ -29,6 +29,30 @@ export interface Schools {
   readonly undecided: 'hold-primer' | 'whole-system';
 }
 
+/** How much the shop's things hold at once. Null: nobody has said; then there is no end of it, but of the cabinet, of which there is one. */
+export interface Capacity {
+  /** Blast cabinets. */
+  readonly cabinets: number | null;
+  /** Metal in one tub at once, kg. */
+  readonly bathKg: number | null;
+  /** Painted faces in the oven at once, m². */
+  readonly ovenM2: number | null;
+  /** Hoists; 0: everything is lifted by hand. */
+  readonly hoists: number | null;
+  /** Guns and blast nozzles that the compressor feeds at once. */
+  readonly airTools: number | null;
+  /** The heaviest that hangs to be coated, kg; what is heavier lies and is turned over. Null: everything hangs. */
+  readonly hangKg: number | null;
+}
+export const NO_CAPACITY: Capacity = {
+  cabinets: null,
+  bathKg: null,
+  ovenM2: null,
+  hoists: null,
+  airTools: null,
+  hangKg: null,
+};
+
 export interface ShopMeans {
   readonly facilities: readonly Facility[];
   readonly schools: Schools;

@@ -1,6 +1,6 @@
 import type { Span } from '../base/time.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
-import { isMend, coatOpIdOf } from './ids.ts';
+import { isFetch, isMend, readOpId } from './ids.ts';
 import type { Plan } from './problem.ts';
 
 /** A line of a session, for a calendar or a paper. */
@@ -12,6 +12,9 @@ export interface AgendaLine extends Span {
   readonly productName: string | null;
   readonly no: number | null;
 }
+/** Work that no route has: a part is carried, or turned over. */
+const moveKind = (stepId: string): string => stepId.replace(/\d+$/, '');
+
 /** A session of a stored plan that has work in it. */
 export interface AgendaSession extends Span {
   readonly lines: readonly AgendaLine[];
@@ -24,20 +27,20 @@ export function agendaOf({ parts, shop }: Snapshot, plan: Plan): readonly Agenda
   const nameOf = (sheetId: string): string => shop.sheets.get(sheetId)?.name ?? sheetId;
   return plan.sessions.flatMap((session): AgendaSession[] => {
     const lines = plan.items.flatMap((item): AgendaLine[] => {
-      const [partId, stepId, no] = coatOpIdOf(item.opId).split('/') as [string, string, string?];
+      const { partId, stepId, coatNo } = readOpId(item.opId);
       const part = parts.get(partId);
       const step = part?.steps.find((s) => s.stepId === stepId);
       if (!part) return [];
-      const isCoat = no !== undefined && !isMend(item.opId);
+      const isCoat = coatNo !== null && !isMend(item.opId);
       return item.spans
         .filter((s) => within(session, s.fromMs))
         .map((s) => ({
           ...s,
           partName: part.row.name,
-          kind: isMend(item.opId) ? 'mend' : (step?.kind ?? stepId),
+          kind: isMend(item.opId) ? 'mend' : isFetch(item.opId) ? 'fetch' : (step?.kind ?? moveKind(stepId)),
           what: isCoat || isMend(item.opId) ? null : (step?.what ?? null),
           productName: isCoat && step?.sheetId != null ? nameOf(step.sheetId) : null,
-          no: isCoat ? Number(no) : null,
+          no: isCoat ? coatNo : null,
         }));
     });
     if (lines.length === 0) return [];

@@ -10,7 +10,7 @@ import {
   type Stand,
 } from './films.ts';
 import { upToGrid } from './grid.ts';
-import { waitMs } from './operations.ts';
+import { waitMs } from './steps.ts';
 import type { PlanOp, PlanPart, PlanProblem, PlanSession } from './problem.ts';
 
 /**

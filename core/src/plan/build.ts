@@ -9,7 +9,7 @@ import type { ShopState } from '../shop/state.ts';
 import { upToGrid } from './grid.ts';
 import { whoComes } from './hands.ts';
 import { leaned } from './leans.ts';
-import { bareNow, operationsOf } from './operations.ts';
+import { operationsOf, type Chain } from './operations.ts';
 import type {
   PlanAsk,
   PlanAsks,
@@ -19,6 +19,7 @@ import type {
   PlanSession,
   PlanSurface,
 } from './problem.ts';
+import { TRIP_FROM_HOURS } from './steps.ts';
 import { planAir, usualOf, USUAL_DAYS } from './usual.ts';
 
 /** What is left of a session must be worth coming for. */
@@ -97,12 +98,11 @@ export function planProblem(
   );
   const asks: PlanAsks[] = [];
   const parts = wanted.flatMap((part): PlanPart[] => {
-    const { films, ...chain } = operationsOf(snapshot, part, ask.coatPlaceId);
+    const chain = operationsOf(snapshot, part, ask.coatPlaceId);
     const ops = broughtBackLate(chain.ops, ask.lateDays ?? 0);
     asks.push(...chain.asks);
-    return ops.length === 0
-      ? []
-      : [partOf({ shop, frame, warmFrame, heat: ask.heat, sinceMs }, part, { ops, films }, ask.coatPlaceId)];
+    const ground = { shop, frame, warmFrame, heat: ask.heat, sinceMs };
+    return ops.length === 0 ? [] : [partOf(ground, part, { ...chain, ops }, ask.coatPlaceId)];
   });
   const ops = new Set(parts.flatMap((p) => p.ops.map((o) => o.opId)));
   return {
@@ -113,6 +113,7 @@ export function planProblem(
     endMs,
     forecastEndMs,
     sessions: sessionsOf(snapshot, ask),
+    capacity: shop.workshop.means.capacity,
     parts,
     asks,
     usualDays,
@@ -125,11 +126,9 @@ export function planProblem(
   };
 }
 
-/** What waits longer than this is elsewhere, at a contractor's: so do routes reckon a trip. */
-const CONTRACTOR_FROM_HOURS = 24 * 7;
 /** The same work when whoever has a part brings it back so many days later than likely. */
 const broughtBackLate = (ops: readonly PlanOp[], days: number): readonly PlanOp[] =>
-  ops.map((o) => (o.waitHours > CONTRACTOR_FROM_HOURS ? { ...o, waitHours: o.waitHours + 24 * days } : o));
+  ops.map((o) => (o.waitHours > TRIP_FROM_HOURS ? { ...o, waitHours: o.waitHours + 24 * days } : o));
 
 /** Metal carried in from the cold is let stand for two of its time constants before it is coated, half a day at most. */
 const WARM_UP_TAUS = 2;
@@ -159,7 +158,7 @@ function warmOf(
 function partOf(
   ground: Ground,
   part: DerivedPart,
-  { ops, films }: Pick<PlanPart, 'ops' | 'films'>,
+  { ops, films, bare }: Pick<Chain, 'ops' | 'films' | 'bare'>,
   coatPlaceId: string | null,
 ): PlanPart {
   const { shop, frame, sinceMs } = ground;
@@ -201,7 +200,7 @@ function partOf(
         }
       : null,
     films,
-    bare: bareNow(part),
+    bare,
     ops,
   };
 }

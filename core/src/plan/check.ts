@@ -6,6 +6,7 @@ import { stageTable } from '../cure/tables.ts';
 import { layIntervals, minEdge, windowRule, type Film } from '../cure/windows.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import { air, hands, pins, runs } from './checkShared.ts';
+import { things } from './checkThings.ts';
 import { endOf, NEAR_MS, say, startOf, type Breach, type Judged } from './checkTypes.ts';
 import { bareEnd, gateOf, LEAST_SHARE } from './checkWeather.ts';
 import { coatOpIdOf, mendOpId } from './ids.ts';
@@ -28,6 +29,7 @@ export function checkPlan(problem: PlanProblem, plan: Plan): readonly Breach[] {
   hands(j);
   air(j);
   runs(j);
+  things(j);
   pins(j);
   return j.out;
 }
@@ -170,6 +172,7 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
   const minutes = item.spans.reduce((m, s) => m + (s.toMs - s.fromMs) / MINUTE_MS, 0);
   if (minutes * Math.max(1, item.people) < op.handsMin - 1e-6)
     say(j, 'too-short', [op.opId], minutes, op.handsMin);
+  if (item.people < op.leastPeople) say(j, 'too-few', [op.opId], item.people, op.leastPeople);
   if (item.spans.length > 1 && !op.isSplittable) say(j, 'split', [op.opId], item.spans.length, 1);
   if (op.needs !== null)
     for (const { film } of on.films) {

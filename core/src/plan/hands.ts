@@ -35,7 +35,7 @@ export function whoComes(snapshot: Snapshot, ask: PlanAsk, atMs: number): Hand[]
 export const isBlast = ({ kind, what }: { readonly kind: string; readonly what: string | null }): boolean =>
   kind === 'strip' && what !== null && (what.includes('blast') || what === 'sweep');
 
-/** What a piece of work takes: a run a painter, isocyanate in the air one with a mask, a blast a blaster. */
+/** What a piece of work takes: a run a painter, isocyanate in the air one with a mask, a blast a blaster. What is taken away to be blasted takes none of ours. */
 export function skillOf(op: PlanOp): Skill | null {
   if (op.coat) return isIsocyanate(op) ? 'masked' : 'spray';
   return isBlast(op) ? 'blast' : null;

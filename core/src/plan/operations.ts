@@ -1,77 +1,35 @@
-import { HOUR_MS } from '../base/time.ts';
 import { plannedFor } from '../bench/face.ts';
 import { filmFacts, testsOf } from '../bench/film.ts';
 import type { FaceResult } from '../bench/part.ts';
-import { bareLimit, type BareLimit, type BarePrep } from '../cure/bare.ts';
+import type { BareLimit } from '../cure/bare.ts';
 import { windowRule } from '../cure/windows.ts';
 import { standingFacts, type Face } from '../facts/part.ts';
-import type { ProductSheet, Stage } from '../products/sheet.ts';
+import type { ProductSheet } from '../products/sheet.ts';
+import type { Capacity } from '../part/shopMeans.ts';
+import { placeOfAct } from '../route/facilities.ts';
 import { OPEN_COATS } from '../route/route.ts';
+import { actOf, type ActId } from '../route/surface/acts.ts';
 import type { DerivedPart } from '../shop/part.ts';
+import { paceFor } from '../shop/pace.ts';
 import { coatNeedMl, colourFor } from '../shop/shelf.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
-import { paceFor } from '../shop/pace.ts';
 import { stepsNow, type StepNow } from '../shop/stepsNow.ts';
+import { newestSurvey } from '../shop/survey.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
-import { layMinutes, TURN_OVER_MIN, usualTool } from '../work/minutes.ts';
-import type { FilmNow, PlanAsks, PlanCoat, PlanLack, PlanOp, Under } from './problem.ts';
+import { layMinutes, usualTool } from '../work/minutes.ts';
+import { SECOND } from './ids.ts';
+import type { FilmNow, PlanAsks, PlanCoat, PlanLack, PlanOp, PlanPart, Under } from './problem.ts';
+import { firstHalf, lies, secondHalf, upNow } from './sides.ts';
+import { baredBy, isTrip, moveOp, NOT_WORK, stepOp, tripOps, work } from './steps.ts';
+import { GUN_HOLDS, liftOf, type Lift } from './things.ts';
 
-/** Work that can stop in the middle and go on another day (docs/plan.md 3). */
-const SPLITTABLE = ['degrease', 'mask', 'inspect', 'test-fit', 'repair', 'record', 'reassemble'];
-const BY_HAND = ['disc', 'wire-wheel', 'rotary-bristle', 'needle-gun', 'hand', 'scrape', 'pad', 'spot-disc'];
-/** Ways of stripping that throw nothing into the air. */
-const NO_DUST = [
-  'chelating-bath',
-  'citric-bath',
-  'electrolysis',
-  'hot-caustic',
-  'solvent-stripper',
-  'vapour-blast',
-  'spot-wet',
-  'bead-blast',
-  'fine-blast',
-];
-/** What has no hands of its own in a plan: it comes round every year, or only time does it. */
-const NOT_WORK = ['care', 'replace'];
-const LOOKS = ['gate', 'test', 'inspect', 'refer', 'test-fit'];
-/** What the film below must have reached before (docs/plan.md 8; common practice where the sheet is silent). */
-const NEEDS: Readonly<Partial<Record<string, Stage>>> = {
-  mask: 'handle',
-  unmask: 'touch',
-  'test-fit': 'handle',
-  reassemble: 'handle',
-  cavity: 'handle',
-  preserve: 'handle',
-  abrade: 'sand',
-  bake: 'touch',
-  cure: 'service',
-};
-/** One person lifts no more than this, kg (common practice). */
-const MOST_LIFT_KG = 25;
-/** Hands of a step whose route says none, minutes. */
-const SILENT_MIN = 30;
-/** So much work is shared by two where two are there. */
-export const SHARED_FROM_MIN = 60;
-
-interface Chain {
-  readonly ops: PlanOp[];
-  readonly asks: PlanAsks[];
+/** What is left to do on a part, what keeps the rest of it out of a plan, and how it stands now. */
+export interface Chain {
+  readonly ops: readonly PlanOp[];
+  readonly asks: readonly PlanAsks[];
   readonly films: readonly FilmNow[];
+  readonly bare: PlanPart['bare'];
 }
-
-const prepBy = (step: StepNow['step']): BarePrep | null => {
-  if (step.kind === 'pretreat') return step.what === 'phosphate' ? 'phosphated' : 'conversion-coated';
-  if (step.kind !== 'strip' || step.what === 'keep') return null;
-  const what = step.what ?? '';
-  if (what.includes('blast') || what === 'sweep' || what === 'plastic-media' || what === 'dry-ice')
-    return 'blasted';
-  return what.endsWith('bath') ||
-    what === 'electrolysis' ||
-    what === 'hot-caustic' ||
-    what === 'solvent-stripper'
-    ? 'chemically-stripped'
-    : 'abraded';
-};
 
 const isCoat = ({ step }: StepNow): boolean => step.sheetId !== null && step.coats > 0;
 
@@ -80,8 +38,18 @@ class Writer implements Chain {
   readonly ops: PlanOp[] = [];
   readonly asks: PlanAsks[] = [];
   readonly films: readonly FilmNow[];
+  readonly bare: PlanPart['bare'];
   private readonly snapshot: Snapshot;
   private readonly part: DerivedPart;
+  /** Its faces are coated one after the other, and it is turned between them. */
+  private readonly lies: boolean;
+  /** The face that lies up; null: as one likes. */
+  private up: Face | null;
+  /** All that prepares its bare metal, done or not: of a part that lies its second face is prepared for itself. */
+  private prepared: readonly PlanOp[] = [];
+  private turns = 0;
+  /** It is with somebody who works for the shop, and has not been fetched. */
+  private trip: PlanOp | null = null;
   private readonly carryTo: string | null;
   /** What is on each face by then. */
   private readonly top = new Map<Face, Under>();
@@ -92,6 +60,10 @@ class Writer implements Chain {
     this.part = part;
     for (const f of part.state.faces) this.top.set(f.face, underOf(part, f, snapshot));
     this.films = [...this.top.values()].flatMap((u) => (u.kind === 'film' ? [u.film] : []));
+    this.lies = lies(part, snapshot.shop.workshop.means.capacity);
+    this.up = upNow(part);
+    // The face that comes second is prepared anew, however long it has been bare.
+    this.bare = this.lies && this.up !== null ? null : bareNow(part);
   }
 
   ask(lack: PlanLack, stepId: string | null = null): void {
@@ -99,45 +71,72 @@ class Writer implements Chain {
     this.asks.push({ partId, name, lack, stepId });
   }
 
+  /** All its steps, until one of which nothing can be said. */
+  write(steps: readonly StepNow[]): void {
+    const first = steps.findIndex((s) => baredBy(this.part, s.step) !== null);
+    const coat = steps.findIndex(isCoat);
+    if (this.lies && first >= 0)
+      this.prepared = steps.slice(first, coat).map((s) => this.stepOp(s, baredBy(this.part, s.step)));
+    for (const now of steps) {
+      if (!this.isOnTrip(now)) this.fetched();
+      if (now.step.what === OPEN_COATS) {
+        this.ask('open-colour', now.step.stepId);
+        break;
+      }
+      if (!this.step(now)) break;
+    }
+    this.fetched();
+  }
+
   /** False: nothing can be said of what comes after. */
-  step(now: StepNow): boolean {
+  private step(now: StepNow): boolean {
     if (isCoat(now)) return this.coats(now);
     const { step, record } = now;
     if (record?.status !== 'to-come' || NOT_WORK.includes(step.kind)) return true;
-    const prep = prepBy(step);
-    const bares = prep === null ? null : bareLimit(this.part.row.substrate, prep);
+    const bares = baredBy(this.part, step);
     if (bares?.kind === 'unknown') {
       this.ask('unknown-bare', step.stepId);
       return false;
     }
-    this.ops.push(this.hands(now, bares));
+    if (this.trip) return true;
+    if (!isTrip(step)) {
+      this.ops.push(this.stepOp(now, bares));
+      return true;
+    }
+    const lift = this.lift(step.stepId);
+    if (!lift) return false;
+    const [take, fetch] = tripOps(this.part, step, lift, this.isCoated(), bares);
+    this.ops.push(take!);
+    this.trip = fetch!;
     return true;
   }
 
-  private hands({ step }: StepNow, bares: BareLimit | null): PlanOp {
-    const { row } = this.part;
-    const pace = paceFor(this.snapshot, this.part, step.kind);
-    const minutes = step.kind === 'cure' ? 0 : Math.ceil((step.hours ?? SILENT_MIN / 60) * 60 * pace);
-    const isStrip = step.kind === 'strip';
-    const what = step.what ?? null;
-    const isCoated = this.ops.some((o) => o.coat) || [...this.top.values()].some((u) => u.kind === 'film');
-    return {
-      opId: `${row.partId}/${step.stepId}`,
-      partId: row.partId,
-      stepId: step.stepId,
-      kind: step.kind,
-      what,
-      handsMin: minutes,
-      mostPeople: minutes >= SHARED_FROM_MIN && !isStrip ? 2 : 1,
-      isSplittable: SPLITTABLE.includes(step.kind) || (isStrip && BY_HAND.includes(what ?? '')),
-      makesDust: (isStrip && what !== 'keep' && !NO_DUST.includes(what ?? '')) || step.kind === 'abrade',
-      isLook: LOOKS.includes(step.kind),
-      // Curing takes what its film's own clock says.
-      waitHours: step.kind === 'cure' ? 0 : (step.waitHours ?? 0),
-      needs: isCoated ? (NEEDS[step.kind] ?? null) : null,
-      bares,
-      coat: null,
-    };
+  /** What else is done where the part is: it is one trip. */
+  private isOnTrip({ step }: StepNow): boolean {
+    const survey = this.trip && newestSurvey(this.part);
+    const act = survey && step.kind === 'strip' && step.what ? actOf(step.what as ActId) : null;
+    return !!act && placeOfAct(act, survey!, this.snapshot.shop.workshop.means) === 'contractor';
+  }
+
+  /** Home from a trip, if it is on one. */
+  private fetched(): void {
+    if (this.trip) this.ops.push(this.trip);
+    this.trip = null;
+  }
+
+  private isCoated(): boolean {
+    return this.ops.some((o) => o.coat) || this.films.length > 0;
+  }
+
+  private stepOp({ step }: StepNow, bares: BareLimit | null): PlanOp {
+    return stepOp(this.part, step, paceFor(this.snapshot, this.part, step.kind), this.isCoated(), bares);
+  }
+
+  /** Who and what moves it; null: nobody can, and it is asked for. */
+  private lift(stepId: string): Lift | null {
+    const lift = liftOf(this.part.row.massKg, this.snapshot.shop.workshop.means.capacity.hoists);
+    if (!lift) this.ask('no-hoist', stepId);
+    return lift;
   }
 
   private mixedMl(
@@ -158,28 +157,6 @@ class Writer implements Chain {
     return need && need.mixedMl * faces;
   }
 
-  /** Where it is coated it must stand before; what is too heavy for one takes two (docs/plan.md 5; local lifting rules). */
-  private carry(stepId: string): PlanOp {
-    const { row } = this.part;
-    const people = (row.massKg ?? 0) > MOST_LIFT_KG ? 2 : 1;
-    return {
-      opId: `${row.partId}/carry`,
-      partId: row.partId,
-      stepId,
-      kind: 'carry',
-      what: null,
-      handsMin: TURN_OVER_MIN * people,
-      mostPeople: people,
-      isSplittable: false,
-      makesDust: false,
-      isLook: false,
-      waitHours: 0,
-      needs: this.ops.some((o) => o.coat) || this.films.length > 0 ? 'handle' : null,
-      bares: null,
-      coat: null,
-    };
-  }
-
   private coats(now: StepNow): boolean {
     const { step } = now;
     const sheet = this.snapshot.shop.sheets.get(step.sheetId!);
@@ -192,9 +169,43 @@ class Writer implements Chain {
     for (let no = 1; no <= step.coats; no++) {
       const still = faces.filter((f) => this.coatsOn(f, step.stepId) < no);
       if (still.length === 0) continue;
-      if (!this.coat(now, sheet, no, still)) return false;
+      const turns = this.lies ? this.asItLies(still) : [still];
+      for (const up of turns) if (!this.coat(now, sheet, no, up)) return false;
     }
     return true;
+  }
+
+  /** One face after the other, the one that lies up first. */
+  private asItLies(faces: readonly Face[]): readonly (readonly Face[])[] {
+    return [...faces].sort((a, b) => Number(b === this.up) - Number(a === this.up)).map((f) => [f]);
+  }
+
+  /** Turned until a face lies up, and that face prepared where it is bare. False: nobody can turn it. */
+  private turnUp(face: Face, stepId: string): boolean {
+    const isBare = (this.top.get(face) ?? { kind: 'bare' }).kind === 'bare';
+    if (this.up === null) this.firstFace();
+    else if (this.up !== face) {
+      const lift = this.lift(stepId);
+      if (!lift) return false;
+      this.ops.push(moveOp(this.part, `turn${++this.turns}`, 'turn', lift, this.isCoated()));
+      if (isBare) this.ops.push(...secondHalf(this.prepared, this.part.row.areaM2));
+    }
+    this.up = face;
+    return true;
+  }
+
+  /** What prepares both faces is half the work on the first. */
+  private firstFace(): void {
+    const at = this.ops.findIndex((o) => o.bares !== null);
+    if (at >= 0) this.ops.push(...firstHalf(this.ops.splice(at)));
+  }
+
+  /** It stands where it is coated before its first coat. False: nobody can carry it. */
+  private carried(stepId: string): boolean {
+    if (this.carryTo === null || this.ops.some((o) => o.kind === 'carry')) return true;
+    const lift = this.lift(stepId);
+    if (lift) this.ops.push(moveOp(this.part, 'carry', 'carry', lift, this.isCoated()));
+    return lift !== null;
   }
 
   /** Coats of a step that are on a face already. */
@@ -221,27 +232,20 @@ class Writer implements Chain {
         return false;
       }
     }
-    if (this.carryTo !== null && !this.ops.some((o) => o.kind === 'carry'))
-      this.ops.push(this.carry(step.stepId));
-    const opId = `${row.partId}/${step.stepId}/${no}`;
+    if (!this.carried(step.stepId)) return false;
+    if (this.lies && !this.turnUp(faces[0]!, step.stepId)) return false;
+    const opId = `${row.partId}/${step.stepId}${this.lies && faces[0] === 'B' ? SECOND : ''}/${no}`;
     const areaM2 = row.areaM2 === null ? null : (row.areaM2 * faces.length) / state.faces.length;
     const tool = step.tool ?? usualTool(sheet);
     this.ops.push({
+      ...work(this.part, step.stepId, step.kind),
       opId,
-      partId: row.partId,
-      stepId: step.stepId,
-      kind: step.kind,
       what: step.what ?? null,
       handsMin: Math.ceil(
         layMinutes(sheet, tool, areaM2 ?? UNKNOWN_AREA_M2) * paceFor(this.snapshot, this.part, step.kind),
       ),
-      mostPeople: 1,
-      isSplittable: false,
-      makesDust: false,
-      isLook: false,
-      waitHours: 0,
       needs: isCavity ? 'handle' : null,
-      bares: null,
+      holds: tool === 'gun' ? GUN_HOLDS : [],
       coat: {
         sheet,
         tool,
@@ -295,10 +299,12 @@ export function bareNow(part: DerivedPart): { readonly sinceMs: number; readonly
 }
 
 /** Metal that is out, or was never recorded as prepared, has its strip step before it again. */
-function again(part: DerivedPart, steps: readonly StepNow[]): readonly StepNow[] | null {
+function again(part: DerivedPart, steps: readonly StepNow[], capacity: Capacity): readonly StepNow[] | null {
   const first = steps.findIndex(isCoat);
   const isUncoated = part.state.faces.some((f) => f.coats.length === 0);
   if (!isUncoated || first < 0 || bareNow(part) !== null) return steps;
+  // Of a part that lies the face that comes second is prepared for itself.
+  if (lies(part, capacity) && upNow(part) !== null) return steps;
   const strip = steps.findLastIndex(
     (s, i) => i < first && (s.step.kind === 'strip' || s.step.kind === 'abrade'),
   );
@@ -320,20 +326,11 @@ export function operationsOf(snapshot: Snapshot, part: DerivedPart, coatPlaceId:
     writer.ask(lack);
     return writer;
   }
-  const steps = again(part, stepsNow(part));
+  const steps = again(part, stepsNow(part), snapshot.shop.workshop.means.capacity);
   if (steps === null) {
     writer.ask('not-recorded');
     return writer;
   }
-  for (const now of steps) {
-    if (now.step.what === OPEN_COATS) {
-      writer.ask('open-colour', now.step.stepId);
-      break;
-    }
-    if (!writer.step(now)) break;
-  }
+  writer.write(steps);
   return writer;
 }
-
-/** Waits after a step, ms. */
-export const waitMs = (op: PlanOp): number => op.waitHours * HOUR_MS;

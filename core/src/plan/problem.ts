@@ -5,6 +5,8 @@ import type { Substrate } from '../part/substrate.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import type { Tool } from '../products/traits.ts';
+import type { Capacity } from '../part/shopMeans.ts';
+import type { Held } from './things.ts';
 
 /** What a plan is asked for: by people, and stored with it. */
 export interface PlanAsk {
@@ -104,8 +106,9 @@ export interface PlanOp {
   readonly what: string | null;
   /** Person-minutes; of a coat, laying it on alone: setting up is its run's. */
   readonly handsMin: number;
-  /** So many may work at it at once. */
+  /** So many may work at it at once, and so many it takes. */
   readonly mostPeople: number;
+  readonly leastPeople: number;
   readonly isSplittable: boolean;
   readonly makesDust: boolean;
   /** What comes after it hangs on what is found. */
@@ -116,6 +119,8 @@ export interface PlanOp {
   readonly needs: Stage | null;
   /** It lays metal bare: from its end the first coat, or the next such act, must follow within this. */
   readonly bares: BareLimit | null;
+  /** What it holds of the shop's things. */
+  readonly holds: readonly Held[];
   readonly coat: PlanCoat | null;
 }
 
@@ -165,6 +170,7 @@ export const PLAN_LACKS = [
   'not-recorded',
   'bare-too-long',
   'no-room',
+  'no-hoist',
   'pin',
 ] as const;
 export type PlanLack = (typeof PLAN_LACKS)[number];
@@ -183,6 +189,8 @@ export interface PlanProblem {
   readonly endMs: number;
   readonly forecastEndMs: number;
   readonly sessions: readonly PlanSession[];
+  /** What the shop's things hold at once. */
+  readonly capacity: Capacity;
   readonly parts: readonly PlanPart[];
   readonly asks: readonly PlanAsks[];
   readonly machines: readonly {
@@ -224,6 +232,7 @@ export const BIND_KINDS = [
   'air',
   'dust',
   'room',
+  'thing',
   'bare',
   'pin',
 ] as const;

@@ -19,7 +19,7 @@ export class Timetable {
   /** Hands taken by skill; who sprays with a mask is among `masked` alone. */
   private readonly skilled: Readonly<Record<Skill, Uint8Array[]>>;
   private readonly air = new Map<string, Span[]>();
-  private readonly hung: (Span & { readonly areaM2: number })[] = [];
+  private readonly held = new Map<string, (Span & { readonly amount: number })[]>();
   private readonly undo: (() => void)[] = [];
 
   constructor(sessions: readonly PlanSession[]) {
@@ -101,22 +101,27 @@ export class Timetable {
     this.undo.push(() => list.pop());
   }
 
-  /** When there is room for so much more over a span; null: there is. Room is asked for where it begins and at every later coat. */
-  roomFrom(span: Span, areaM2: number, roomM2: number): number | null {
-    const there = this.hung.filter((h) => h.fromMs < span.toMs && h.toMs > span.fromMs);
+  /**
+   * When something that holds so much at once has room for so much more over a span; null: it has. Room is asked for where the span begins
+   * and wherever something else comes in.
+   */
+  fullUntil(what: string, span: Span, amount: number, most: number): number | null {
+    const there = (this.held.get(what) ?? []).filter((h) => h.fromMs < span.toMs && h.toMs > span.fromMs);
     const moments = [span.fromMs, ...there.map((h) => h.fromMs).filter((ms) => ms > span.fromMs)];
     for (const atMs of moments) {
       const now = there.filter((h) => h.fromMs <= atMs && h.toMs > atMs);
-      const taken = now.reduce((sum, h) => sum + h.areaM2, 0);
-      // What is larger than the room alone hangs there alone.
-      if (now.length > 0 && taken + areaM2 > roomM2 + 1e-9) return Math.min(...now.map((h) => h.toMs));
+      const taken = now.reduce((sum, h) => sum + h.amount, 0);
+      // What is larger than the whole of it is there alone.
+      if (now.length > 0 && taken + amount > most + 1e-9) return Math.min(...now.map((h) => h.toMs));
     }
     return null;
   }
 
-  hang(span: Span, areaM2: number): void {
-    this.hung.push({ ...span, areaM2 });
-    this.undo.push(() => this.hung.pop());
+  hold(what: string, span: Span, amount: number): void {
+    let list = this.held.get(what);
+    if (!list) this.held.set(what, (list = []));
+    list.push({ ...span, amount });
+    this.undo.push(() => list.pop());
   }
 
   /** Something else that was changed, and how it is put back. */

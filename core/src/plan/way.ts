@@ -33,7 +33,7 @@ export interface Way {
   stand: Stand;
   bare: PlanPart['bare'];
   /** Being stripped in a bath that keeps it until it is pulled out. */
-  inBath: BareLimit | null;
+  inBath: { readonly limit: BareLimit; readonly op: PlanOp; readonly endMs: number } | null;
   /** Carried in from the cold: no coat before then. */
   warmMs: number | null;
   ready: Ready;

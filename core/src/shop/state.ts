@@ -1,7 +1,7 @@
 import type { Fact } from '../facts/part.ts';
 import type { CupShape } from '../mix/cup.ts';
 import type { Exposure } from '../part/thermal/lag.ts';
-import type { ShopMeans } from '../part/shopMeans.ts';
+import type { Capacity, ShopMeans } from '../part/shopMeans.ts';
 import type { Substrate } from '../part/substrate.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { Tool } from '../products/traits.ts';
@@ -15,6 +15,8 @@ import type { Attendance } from './calendar.ts';
 
 /** What the shop has and its house practice, with the version an edit must name. */
 export interface MeansInfo extends ShopMeans {
+  /** How much its things hold at once. */
+  readonly capacity: Capacity;
   readonly version: number;
   /** Nobody has said yet: these are the defaults. */
   readonly isDefault: boolean;

@@ -76,6 +76,7 @@ const WORKSHOP_CHANGES = [
   'hour_cents',
   'facilities',
   'schools',
+  'capacity',
   'version',
 ];
 

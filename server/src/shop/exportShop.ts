@@ -84,6 +84,9 @@ export function exportShop(
       ...(shop.workshop.means.isDefault
         ? {}
         : { facilities: shop.workshop.means.facilities, schools: shop.workshop.means.schools }),
+      ...(Object.values(shop.workshop.means.capacity).every((n) => n === null)
+        ? {}
+        : { capacity: shop.workshop.means.capacity }),
     },
     attendance: shop.attendance.weekly.map((w) => ({
       weekday: w.weekday,

@@ -9,9 +9,11 @@ import {
   type Probe,
   type RouteStepRow,
   type Workshop,
+  NO_CAPACITY,
   SMALL_SHOP,
   type Facility,
   type ProductSheet,
+  type Capacity,
   type Schools,
   type VolumeSystem,
 } from '@calvetta/core';
@@ -30,9 +32,10 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     is_demo: boolean;
     facilities: Facility[] | null;
     schools: Schools | null;
+    capacity: Partial<Capacity> | null;
     version: number;
   }>(
-    'select workshop_id, name, zone, volume_system, currency, hour_cents, is_demo, facilities, schools, version from workshop order by created_at limit 1',
+    'select workshop_id, name, zone, volume_system, currency, hour_cents, is_demo, facilities, schools, capacity, version from workshop order by created_at limit 1',
   );
   const r = rows[0];
   if (!r) return null;
@@ -48,6 +51,7 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     means: {
       facilities: r.facilities ?? SMALL_SHOP.facilities,
       schools: { ...SMALL_SHOP.schools, ...r.schools },
+      capacity: { ...NO_CAPACITY, ...r.capacity },
       version: r.version,
       isDefault: r.facilities === null,
     },
@@ -57,8 +61,14 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
 /** Changes what the shop has and how it works; false when the version is not the one stored. */
 export async function updateMeans(db: Db, workshopId: string, patch: MeansPatch): Promise<boolean> {
   const r = await db.query(
-    'update workshop set facilities = $3, schools = $4, version = version + 1 where workshop_id = $1 and version = $2',
-    [workshopId, patch.version, patch.facilities, JSON.stringify(patch.schools)],
+    'update workshop set facilities = $3, schools = $4, capacity = coalesce($5, capacity), version = version + 1 where workshop_id = $1 and version = $2',
+    [
+      workshopId,
+      patch.version,
+      patch.facilities,
+      JSON.stringify(patch.schools),
+      patch.capacity ? JSON.stringify(patch.capacity) : null,
+    ],
   );
   return r.rowCount === 1;
 }

@@ -2,6 +2,7 @@ import { vapourHpa } from '../../air/humidity.ts';
 import { seededRandom, type Random } from '../../base/random.ts';
 import { DAY_MS, HOUR_MS } from '../../base/time.ts';
 import type { BareLimit } from '../../cure/bare.ts';
+import { NO_CAPACITY, type Capacity } from '../../part/shopMeans.ts';
 import { growingTrack, type AirStretch, type SurfaceStretch } from '../../part/thermal/track.ts';
 import type { ProductSheet } from '../../products/sheet.ts';
 import { sessionsAhead } from '../../shop/calendar.ts';
@@ -17,6 +18,7 @@ import type {
   PlanSession,
   Under,
 } from '../problem.ts';
+import { GUN_HOLDS, heldBy } from '../things.ts';
 import { planAir, usualOf } from '../usual.ts';
 
 /** Builders for tests only: shops small enough to be reckoned by hand, and random ones. */
@@ -74,12 +76,14 @@ export function op(partId: string, no: number, over: Partial<PlanOp> = {}): Plan
     what: null,
     handsMin: 30,
     mostPeople: 1,
+    leastPeople: 1,
     isSplittable: false,
     makesDust: false,
     isLook: false,
     waitHours: 0,
     needs: null,
     bares: null,
+    holds: [],
     coat: null,
     ...over,
   };
@@ -140,6 +144,7 @@ export function problem(
     endMs: nowMs + ask.weeks * 7 * DAY_MS,
     forecastEndMs: nowMs + 3 * DAY_MS,
     sessions,
+    capacity: NO_CAPACITY,
     parts,
     asks: [],
     usualDays: { booth: 28 },
@@ -192,7 +197,10 @@ export function randomShop(seed: number, nowMs: number): PlanProblem {
     roomM2: random() < 0.5 ? 6 : null,
     seed,
   };
-  return problem(nowMs, parts, sessions, { ask, endMs, forecastEndMs: weather.forecastEndMs });
+  // Half of the shops have little of everything.
+  const capacity: Capacity =
+    random() < 0.5 ? NO_CAPACITY : { ...NO_CAPACITY, bathKg: 30, airTools: 1, hoists: 1, ovenM2: 2 };
+  return problem(nowMs, parts, sessions, { ask, endMs, capacity, forecastEndMs: weather.forecastEndMs });
 }
 
 const handsAt = (random: Random, people: number): Hand[] =>
@@ -217,28 +225,52 @@ function randomPart(
     cautions: ['isocyanate'],
   });
   const ops: PlanOp[] = [op(partId, 1, { handsMin: minutes(), isSplittable: true })];
+  const what = pick(['grit-blast', 'disc', 'chelating-bath', 'bead-blast']);
   if (random() < 0.7)
     ops.push(
       op(partId, 2, {
         kind: 'strip',
+        what,
         handsMin: minutes(),
         bares: pick(LIMITS),
         makesDust: random() < 0.6,
-        waitHours: random() < 0.2 ? 18 : 0,
-        what: random() < 0.5 ? 'grit-blast' : 'disc',
+        waitHours: what === 'chelating-bath' || random() < 0.1 ? 18 : 0,
+        holds: heldBy({ kind: 'strip', what }, { massKg: 8 + 16 * random(), areaM2: 1 }),
       }),
       op(partId, 3, { kind: 'wash', handsMin: 10 }),
     );
+  const turns = random() < 0.3;
   let under: Under = { kind: 'bare' };
   for (let no = 4; no < 5 + Math.floor(random() * 3); no++) {
+    // Every second part that lies is too heavy for one.
+    if (turns && no > 4) ops.push(turnOp(partId, no, random() < 0.5));
     const coat: PlanOp = coatOp(partId, no, [under], {
       sheet: no > 4 && random() < 0.6 ? poison : primer,
       handsMin: 10 + Math.floor(random() * 50),
       coat: { areaM2: 0.3 + 4 * random(), colour: random() < 0.3 ? 'red' : null },
     });
-    ops.push(coat);
+    ops.push({ ...coat, holds: GUN_HOLDS });
     under = { kind: 'op', opId: coat.opId };
   }
+  if (random() < 0.3) ops.push(bakeOp(partId, 1 + random()));
   if (random() < 0.4) ops.push(op(partId, 9, { kind: 'reassemble', needs: 'handle', handsMin: minutes() }));
   return part(partId, track, ops);
 }
+
+const turnOp = (partId: string, no: number, isHeavy: boolean): PlanOp =>
+  op(partId, no, {
+    opId: `${partId}/turn${no}`,
+    kind: 'turn',
+    needs: 'handle',
+    handsMin: isHeavy ? 30 : 15,
+    mostPeople: isHeavy ? 2 : 1,
+    leastPeople: isHeavy ? 2 : 1,
+    holds: isHeavy ? [{ thing: 'hoist', amount: 1, until: 'end' }] : [],
+  });
+const bakeOp = (partId: string, areaM2: number): PlanOp =>
+  op(partId, 8, {
+    kind: 'bake',
+    needs: 'touch',
+    waitHours: 4,
+    holds: heldBy({ kind: 'bake', what: null }, { massKg: null, areaM2 }),
+  });

@@ -7,6 +7,7 @@ import { meansWrite } from '../../record/write.ts';
 import { useNotices } from '../../state/notices.ts';
 import { AnyOf } from '../../ui/Toggle.tsx';
 import { Choice } from '../../forms/Field.tsx';
+import { Holds } from './Holds.tsx';
 
 /** What the shop has, and its house practice where the trade splits: every route is judged by it. */
 export function Practice({ means }: { readonly means: MeansInfo }) {
@@ -52,6 +53,7 @@ export function Practice({ means }: { readonly means: MeansInfo }) {
       <div className="grid gap-3 sm:grid-cols-2">
         {(Object.keys(SCHOOL_WORDS) as (keyof Schools)[]).map(school)}
       </div>
+      <Holds key={means.version} means={means} />
     </section>
   );
 }

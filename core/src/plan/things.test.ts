@@ -1,0 +1,162 @@
+import { describe, expect, it } from '@jest/globals';
+import { DateTime } from 'luxon';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.ts';
+import { NO_CAPACITY, type Capacity } from '../part/shopMeans.ts';
+import { checkPlan } from './check.ts';
+import { Decoder } from './decode.ts';
+import { unnamed } from './hands.ts';
+import { plannedBefore, replaced } from './make.ts';
+import type { Plan, PlanOp, PlanProblem, PlanSession } from './problem.ts';
+import { air, coatOp, op, part, problem, surface, ZONE } from './test/shop.ts';
+import { GUN_HOLDS, heldBy, liftOf } from './things.ts';
+import { PlanWeather } from './weather.ts';
+
+const at = (text: string): number => DateTime.fromISO(text, { zone: ZONE }).toMillis();
+const NOW = at('2026-03-05T17:00');
+const END = NOW + 28 * DAY_MS;
+const TRACK = surface(air(NOW, END, () => ({ airC: 18, rhPct: 50 })).track, END);
+const session = (day: string, from: string, to: string, people = 2): PlanSession => ({
+  fromMs: at(`${day}T${from}`),
+  toMs: at(`${day}T${to}`),
+  people,
+  who: unnamed(people, people),
+});
+const shop = (parts: Readonly<Record<string, readonly PlanOp[]>>, capacity: Partial<Capacity>, days = DAYS) =>
+  problem(
+    NOW,
+    Object.entries(parts).map(([id, ops]) => part(id, TRACK, ops)),
+    days,
+    { capacity: { ...NO_CAPACITY, ...capacity } },
+  );
+const DAYS = [5, 6, 7, 8, 9].map((d) => session(`2026-03-0${d}`, '18:00', '22:00'));
+const plan = (p: PlanProblem): Plan => new Decoder(p, new PlanWeather(p)).plan(p.parts);
+const spanOf = (made: Plan, opId: string) => made.items.find((i) => i.opId === opId)?.spans[0];
+const codes = (p: PlanProblem, made: Plan): string[] => [...new Set(checkPlan(p, made).map((b) => b.code))];
+
+describe('lifting: one up to 25 kg, then the hoist or as many as it takes (common practice; local lifting rules go before)', () => {
+  it.each([
+    [12, 0, 1, 0],
+    [25, 0, 1, 0],
+    [26, 0, 2, 0],
+    [76, 0, 4, 0],
+    [34, 1, 1, 1],
+    [310, 1, 2, 1],
+    [310, null, 2, 0],
+    [null, 0, 1, 0],
+  ])('%p kg with hoists %p: %p people, %p on the hoist', (kg, hoists, people, hoist) => {
+    const lift = liftOf(kg, hoists);
+    expect([lift?.people, lift?.holds.length]).toEqual([people, hoist]);
+  });
+  it('what four cannot lift and no hoist is there for is not moved', () => expect(liftOf(101, 0)).toBeNull());
+});
+
+describe('what work holds', () => {
+  const size = { massKg: 14, areaM2: 1.2 };
+  it.each([
+    ['chelating-bath', [{ thing: 'bath chelating-bath', amount: 14, until: 'next' }]],
+    ['electrolysis', [{ thing: 'bath electrolysis', amount: 14, until: 'next' }]],
+    ['grit-blast', [{ thing: 'air', amount: 1, until: 'end' }]],
+    ['disc', []],
+  ])('%s', (what, holds) => expect(heldBy({ kind: 'strip', what }, size)).toEqual(holds));
+  it('a bead blast takes the cabinet and the air', () =>
+    expect(heldBy({ kind: 'strip', what: 'bead-blast' }, size).map((h) => h.thing)).toEqual([
+      'cabinet',
+      'air',
+    ]));
+  it('a bake keeps its area in the oven until it is over', () =>
+    expect(heldBy({ kind: 'bake', what: null }, size)).toEqual([
+      { thing: 'oven', amount: 1.2, until: 'waited' },
+    ]));
+  it('a part nobody weighed counts in a tub as the most that one lifts', () =>
+    expect(heldBy({ kind: 'strip', what: 'citric-bath' }, { ...size, massKg: null })[0]?.amount).toBe(25));
+});
+
+describe('a tub of 30 kg and two parts of 20 kg, a day each', () => {
+  const bathed = (id: string): readonly PlanOp[] => [
+    op(id, 1, {
+      kind: 'strip',
+      what: 'chelating-bath',
+      handsMin: 20,
+      waitHours: 24,
+      bares: { kind: 'hours', hours: 8 },
+      holds: [{ thing: 'bath chelating-bath', amount: 20, until: 'next' }],
+    }),
+    op(id, 2, { kind: 'wash', handsMin: 20 }),
+    coatOp(id, 3, [{ kind: 'bare' }]),
+  ];
+  const two = { a: bathed('a'), b: bathed('b') };
+  it('the second goes in when the first is pulled out, and not before', () => {
+    const p = shop(two, { bathKg: 30 });
+    const made = plan(p);
+    expect(made.left).toEqual([]);
+    expect(checkPlan(p, made)).toEqual([]);
+    expect(spanOf(made, 'b/s1')!.fromMs).toBeGreaterThanOrEqual(spanOf(made, 'a/s2')!.fromMs);
+    // The first is in it for a day at least, so it is another evening.
+    expect(spanOf(made, 'b/s1')!.fromMs - spanOf(made, 'a/s1')!.fromMs).toBeGreaterThanOrEqual(24 * HOUR_MS);
+  });
+  it('a tub of 40 kg takes both the same evening; nothing said, too', () => {
+    for (const bathKg of [40, null]) {
+      const made = plan(shop(two, { bathKg }));
+      expect(spanOf(made, 'b/s1')!.toMs).toBeLessThan(at('2026-03-05T22:00') + 1);
+    }
+  });
+  it('both at once in the small tub are caught, with what is in it and what it takes', () => {
+    const made = plan(shop(two, { bathKg: null }));
+    const found = checkPlan(shop(two, { bathKg: 30 }), made).find((b) => b.code === 'thing');
+    expect([found?.figure, found?.limit]).toEqual([40, 30]);
+  });
+  it('one placed anew finds the other in the tub', () => {
+    const p = shop(two, { bathKg: 30 });
+    const made = plannedBefore(p, plan(p));
+    const anew = replaced(p, made, new Set(['a']));
+    expect(spanOf(anew.plan, 'b/s1')).toEqual(spanOf(made.plan, 'b/s1'));
+    expect(anew.plan.left).toEqual([]);
+    expect(checkPlan(p, anew.plan)).toEqual([]);
+  });
+});
+
+describe('one compressor', () => {
+  const blast = op('a', 1, {
+    kind: 'strip',
+    what: 'grit-blast',
+    handsMin: 60,
+    bares: { kind: 'none' },
+    holds: [{ thing: 'air', amount: 1, until: 'end' }],
+  });
+  const coat = { ...coatOp('b', 1, [{ kind: 'bare' }], { handsMin: 30 }), holds: GUN_HOLDS };
+  // In two places, so that dust has nothing to do with it.
+  const p = (airTools: number | null): PlanProblem => {
+    const both = shop({ a: [blast], b: [coat] }, { airTools });
+    return { ...both, parts: both.parts.map((x, i) => (i === 0 ? { ...x, placeId: 'yard' } : x)) };
+  };
+  const shareAir = (made: Plan): boolean => {
+    const [a, b] = [spanOf(made, 'a/s1')!, spanOf(made, 'b/s1')!];
+    return a.fromMs < b.toMs && b.fromMs < a.toMs;
+  };
+  it('does not blast and spray at once; two tools do', () => {
+    expect(shareAir(plan(p(1)))).toBe(false);
+    expect(shareAir(plan(p(2)))).toBe(true);
+    expect(codes(p(1), plan(p(2)))).toEqual(['thing']);
+  });
+});
+
+describe('who it takes', () => {
+  const turn = op('a', 1, { kind: 'turn', handsMin: 30, mostPeople: 2, leastPeople: 2 });
+  it('two who are needed wait for an evening on which two are there', () => {
+    const days = [session('2026-03-05', '18:00', '22:00', 1), session('2026-03-07', '09:00', '12:00', 2)];
+    const p = shop({ a: [turn] }, {}, days);
+    const made = plan(p);
+    expect(spanOf(made, 'a/s1')).toEqual({ fromMs: at('2026-03-07T09:00'), toMs: at('2026-03-07T09:15') });
+    const alone = { ...made, items: made.items.map((i) => ({ ...i, people: 1, spans: [LONG] })) };
+    expect(codes(p, alone)).toEqual(['too-few']);
+  });
+  const LONG = { fromMs: at('2026-03-07T09:00'), toMs: at('2026-03-07T09:00') + 30 * MINUTE_MS };
+  it('the hoist turns one at a time', () => {
+    const hoisted = (id: string): PlanOp => ({
+      ...op(id, 1, { kind: 'turn', handsMin: 15 }),
+      holds: [{ thing: 'hoist', amount: 1, until: 'end' }],
+    });
+    const made = plan(shop({ a: [hoisted('a')], b: [hoisted('b')] }, { hoists: 1 }));
+    expect(spanOf(made, 'b/s1')!.fromMs).toBe(spanOf(made, 'a/s1')!.toMs);
+  });
+});
