@@ -124,14 +124,26 @@ function outAt(
   return { atMs: null, isUnknown: reachedMs === t0Ms };
 }
 
+/** Of the edge the worst alone, for those that ask it a thousand times. Null: not within the track. Unknown: not known. */
+export function bareWorst(
+  track: readonly SurfaceStretch[],
+  t0Ms: number,
+  limit: BareLimit,
+): { readonly worstMs: number | null; readonly isUnknown: boolean } | null {
+  if (limit.kind === 'none') return null;
+  if (limit.kind === 'unknown') return { worstMs: null, isUnknown: true };
+  const { atMs, isUnknown } = outAt(track, t0Ms, limit, 'cold');
+  return { worstMs: atMs, isUnknown };
+}
+
 /** The edge at which bare metal prepared at t0 is out; null edge when the metal has no limit, unknown when none is known. */
 export function bareEdge(track: readonly SurfaceStretch[], t0Ms: number, limit: BareLimit): Edge | null {
   if (limit.kind === 'none') return null;
-  if (limit.kind === 'unknown') return { nominalMs: null, worstMs: null, bestMs: null, isUnknown: true };
+  const worst = bareWorst(track, t0Ms, limit);
+  if (!worst || limit.kind === 'unknown') return worst && { ...worst, nominalMs: null, bestMs: null };
   const nominal = outAt(track, t0Ms, limit, 'nominal');
-  const worst = outAt(track, t0Ms, limit, 'cold');
   const best = outAt(track, t0Ms, limit, 'warm');
-  return { nominalMs: nominal.atMs, worstMs: worst.atMs, bestMs: best.atMs, isUnknown: worst.isUnknown };
+  return { ...worst, nominalMs: nominal.atMs, bestMs: best.atMs };
 }
 
 /** Rust bloom after blasting means blast again; other preparations are abraded again. */

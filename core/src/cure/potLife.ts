@@ -3,7 +3,7 @@ import type { SurfaceStretch } from '../part/thermal/track.ts';
 import { crossing } from './clock.ts';
 import type { Lean } from './lean.ts';
 import { stageTable } from './tables.ts';
-import { maxEdge, minEdge, type Edge } from './windows.ts';
+import { maxEdge, minEdge, worstEdge, type Edge, type Film } from './windows.ts';
 
 /** When a mix may first be used and when it must be gone. */
 export interface MixClock {
@@ -22,21 +22,42 @@ export function mixClock(
   mixedAtMs: number,
   mixTrack: readonly SurfaceStretch[],
 ): MixClock {
-  const film = {
-    sheet,
-    t0Ms: mixedAtMs,
-    track: mixTrack,
-    slowBy: 1,
-    speedBy: 1,
-    minRecoatTests: [],
-    isOutdoors: false,
-  };
+  const film = mixed(sheet, mixedAtMs, mixTrack);
   const at: Edge = { nominalMs: mixedAtMs, worstMs: mixedAtMs, bestMs: mixedAtMs, isUnknown: false };
   return {
-    usable: sheet.stages.induction ? minEdge(film, { stage: 'induction', p: 1, type: 'min' }) : at,
-    gone: sheet.stages.potLife ? maxEdge(film, { stage: 'potLife', p: 1, type: 'max' }) : null,
+    usable: sheet.stages.induction ? minEdge(film, INDUCTION) : at,
+    gone: sheet.stages.potLife ? maxEdge(film, POT_LIFE) : null,
   };
 }
+const INDUCTION = { stage: 'induction', p: 1, type: 'min' } as const;
+const POT_LIFE = { stage: 'potLife', p: 1, type: 'max' } as const;
+
+/** A mix as its clocks see it. */
+const mixed = (sheet: ProductSheet, t0Ms: number, track: readonly SurfaceStretch[]): Film => ({
+  sheet,
+  t0Ms,
+  track,
+  slowBy: 1,
+  speedBy: 1,
+  minRecoatTests: [],
+  isOutdoors: false,
+});
+
+/** When a mix may be used at the worst; null: not within the track, or not known. */
+export const usableWorstMs = (
+  sheet: ProductSheet,
+  mixedAtMs: number,
+  mixTrack: readonly SurfaceStretch[],
+): number | null =>
+  sheet.stages.induction ? worstEdge(mixed(sheet, mixedAtMs, mixTrack), INDUCTION).worstMs : mixedAtMs;
+
+/** When a mix must be gone at the worst; Infinity: it lasts; null: not within the track, or not known. */
+export const goneWorstMs = (
+  sheet: ProductSheet,
+  mixedAtMs: number,
+  mixTrack: readonly SurfaceStretch[],
+): number | null =>
+  sheet.stages.potLife ? worstEdge(mixed(sheet, mixedAtMs, mixTrack), POT_LIFE).worstMs : Infinity;
 
 /** Hours a stage takes on a track under a lean, for showing a sheet's time at today's temperature. Null when unknown. */
 export function stageEndMs(

@@ -105,26 +105,38 @@ export function minEdge(film: Film, edge: WindowEdge): Edge {
   return { nominalMs: nominal.atMs, worstMs: cold.atMs, bestMs: warm.atMs, isUnknown: cold.isUnknown };
 }
 
+/** Of an opening edge what is expected alone, for those that ask it a thousand times. */
+export const openingNominalMs = (film: Film, edge: WindowEdge): number | null =>
+  run(film, edge, 'nominal').atMs;
+
+/** An edge at its worst alone, as `minEdge` and `maxEdge` have it. Null: not within the track. */
+export function worstEdge(film: Film, edge: WindowEdge): Pick<Edge, 'worstMs' | 'isUnknown'> {
+  const worst = run(film, edge, edge.type === 'max' ? 'warm' : 'cold');
+  if (edge.type !== 'max') return { worstMs: worst.atMs, isUnknown: worst.isUnknown };
+  return {
+    worstMs: noLater(worst, capOf(film, edge)),
+    isUnknown: worst.isUnknown && worst.atMs === null,
+  };
+}
+
+/** The last moment of a window by the sheet's own longest hours, and outdoors by its limit there; Infinity: it has none. */
+function capOf(film: Film, edge: WindowEdge): number {
+  const longest = (edgeTable(film.sheet, edge)?.curve.longestHours ?? Infinity) * edge.p;
+  const outdoors = film.isOutdoors ? (film.sheet.outdoorLimitH ?? Infinity) : Infinity;
+  return film.t0Ms + Math.min(longest, outdoors) * HOUR_MS;
+}
+function noLater({ atMs }: Crossing, capMs: number): number | null {
+  const end = atMs ?? (Number.isFinite(capMs) ? capMs : null);
+  return end === null ? null : Math.min(end, capMs);
+}
+
 /** A shutting edge: worst is the warm lean (the warmer of surface and air, +2 K); capped in wall time (docs/clocks.md 6). */
 export function maxEdge(film: Film, edge: WindowEdge): Edge {
-  const table = edgeTable(film.sheet, edge);
-  const capH = Math.min(
-    (table?.curve.longestHours ?? Infinity) * edge.p,
-    film.isOutdoors ? (film.sheet.outdoorLimitH ?? Infinity) : Infinity,
-  );
-  const capMs = film.t0Ms + capH * HOUR_MS;
-  const nominal = run(film, edge, 'nominal');
-  const warm = run(film, edge, 'warm');
-  const cold = run(film, edge, 'cold');
-  const capped = (c: Crossing): number | null => {
-    const end = c.atMs ?? (Number.isFinite(capMs) ? capMs : null);
-    return end === null ? null : Math.min(end, capMs);
-  };
+  const capMs = capOf(film, edge);
   return {
-    nominalMs: capped(nominal),
-    worstMs: capped(warm),
-    bestMs: capped(cold),
-    isUnknown: warm.isUnknown && !(warm.atMs !== null),
+    ...worstEdge(film, edge),
+    nominalMs: noLater(run(film, edge, 'nominal'), capMs),
+    bestMs: noLater(run(film, edge, 'cold'), capMs),
   };
 }
 

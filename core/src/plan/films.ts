@@ -1,10 +1,10 @@
 import { HOUR_MS, MINUTE_MS } from '../base/time.ts';
 import { crossing } from '../cure/clock.ts';
 import { KEY_LASTS_MS } from '../cure/keyed.ts';
-import { mixClock } from '../cure/potLife.ts';
+import { goneWorstMs, usableWorstMs } from '../cure/potLife.ts';
 import { coatOver, stackFactor, type StackLayer } from '../cure/stacked.ts';
 import { stageTable } from '../cure/tables.ts';
-import { layIntervals, minEdge, windowRule, type Film } from '../cure/windows.ts';
+import { openingNominalMs, windowRule, worstEdge, type Film } from '../cure/windows.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import { alongTrack } from './memo.ts';
@@ -53,8 +53,8 @@ export const filmNow = (stand: Stand, f: FilmNow): LaidFilm => ({
 export function laidFilm(stand: Stand, coat: PlanCoat, t0Ms: number, below: readonly LaidFilm[]): LaidFilm {
   const own = { sheet: coat.sheet, dftUm: coat.dftUm };
   const wet = below.filter((b) => {
-    const edge = minEdge(b.film, { stage: 'minRecoat', p: 1, type: 'min' });
-    const isReached = edge.nominalMs !== null && edge.nominalMs <= t0Ms;
+    const openMs = openingNominalMs(b.film, { stage: 'minRecoat', p: 1, type: 'min' });
+    const isReached = openMs !== null && openMs <= t0Ms;
     return coatOver(b.film.sheet, coat.sheet, isReached).kind === 'merges';
   });
   const layers = [...(wet[0]?.layers ?? []), own];
@@ -116,11 +116,13 @@ function windowFor(laid: LaidFilm, follower: ProductSheet): Window {
   const rule = windowRule(laid.film.sheet, follower);
   if (rule.kind !== 'intervals') return { open: [], sandMs: null };
   const open: OpenSpan[] = [];
-  for (const i of layIntervals(laid.film, rule.intervals)) {
-    const fromMs = i.from.worstMs;
-    if (fromMs === null || i.from.isUnknown) break;
+  for (const i of rule.intervals) {
+    const from = worstEdge(laid.film, i.from);
+    const fromMs = from.worstMs;
+    if (fromMs === null || from.isUnknown) break;
     if (i.prep === 'forbidden' || i.prep === 'abrade') continue;
-    const toMs = i.to === null ? Infinity : i.to.isUnknown ? fromMs : (i.to.worstMs ?? Infinity);
+    const to = i.to && worstEdge(laid.film, i.to);
+    const toMs = to === null ? Infinity : to.isUnknown ? fromMs : (to.worstMs ?? Infinity);
     if (toMs > fromMs) open.push({ fromMs, toMs, isScuffed: i.prep === 'scuff' });
   }
   if (laid.keyedUntilMs === null) return { open, sandMs };
@@ -137,16 +139,20 @@ export const keyEndMs = (abradedMs: number): number => abradedMs + KEY_LASTS_MS;
 /** When a coat is dry to the touch, at the worst; where the sheet is silent a day is taken. */
 export const touchEndMs = (laid: LaidFilm): number => stageMs(laid, 'touch') ?? laid.film.t0Ms + 24 * HOUR_MS;
 
-/** How long a mix waits and lives when it is made then, at the worst. */
-export const mixLife = (
+/** How long a mix stands before it may be used when it is made then, at the worst; half an hour where nobody knows. */
+export const mixStandsMs = (
   sheet: ProductSheet,
   track: readonly SurfaceStretch[],
   mixedMs: number,
-): { readonly waitMs: number; readonly goneMs: number } =>
-  alongTrack(track, `mix ${sheet.sheetId}@${mixedMs}`, () => {
-    const { usable, gone } = mixClock(sheet, mixedMs, track);
-    return {
-      waitMs: (usable.worstMs ?? mixedMs + 30 * MINUTE_MS) - mixedMs,
-      goneMs: gone === null ? Infinity : (gone.worstMs ?? mixedMs),
-    };
-  });
+): number =>
+  sheet.stages.induction === undefined
+    ? 0
+    : alongTrack(
+        track,
+        `stands ${sheet.sheetId}@${mixedMs}`,
+        () => (usableWorstMs(sheet, mixedMs, track) ?? mixedMs + 30 * MINUTE_MS) - mixedMs,
+      );
+
+/** When a mix that is made then is gone, at the worst. Infinity: it lasts. */
+export const mixGoneMs = (sheet: ProductSheet, track: readonly SurfaceStretch[], mixedMs: number): number =>
+  alongTrack(track, `gone ${sheet.sheetId}@${mixedMs}`, () => goneWorstMs(sheet, mixedMs, track) ?? mixedMs);

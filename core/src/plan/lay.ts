@@ -1,7 +1,7 @@
 import { MINUTE_MS, type Span } from '../base/time.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import { MIX_MIN, RUN_MIN } from '../work/minutes.ts';
-import { mixLife, windowOf, type LaidFilm } from './films.ts';
+import { mixGoneMs, mixStandsMs, windowOf, type LaidFilm } from './films.ts';
 import { upToGrid } from './grid.ts';
 import type { Skill, BindKind, PlanOp } from './problem.ts';
 import { isIsocyanate, type Stop, type Way } from './way.ts';
@@ -65,15 +65,12 @@ export class Lay {
 
   /** To measure and mix, and what the sheet asks the mix to stand. */
   mixMs(layMs: number): number {
-    const { waitMs: standMs } = mixLife(
-      this.op.coat!.sheet,
-      this.way.stand.surface.track,
-      layMs - MIX_MIN * MINUTE_MS,
-    );
+    const { track } = this.way.stand.surface;
+    const standMs = mixStandsMs(this.op.coat!.sheet, track, layMs - MIX_MIN * MINUTE_MS);
     return upToGrid(MIX_MIN * MINUTE_MS + standMs);
   }
   goneMs(mixedMs: number): number {
-    return mixLife(this.op.coat!.sheet, this.way.stand.surface.track, mixedMs).goneMs;
+    return mixGoneMs(this.op.coat!.sheet, this.way.stand.surface.track, mixedMs);
   }
 
   /** What stops it from beginning then. */

@@ -153,7 +153,6 @@ export function tripOps(
     handsMin: TRIP_MIN * lift.people,
     mostPeople: lift.people,
     leastPeople: lift.people,
-    holds: lift.holds,
   };
   return [
     {

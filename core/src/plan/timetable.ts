@@ -1,4 +1,4 @@
-import { MINUTE_MS, type Span } from '../base/time.ts';
+import { DAY_MS, MINUTE_MS, type Span } from '../base/time.ts';
 import { GRID_MS, upToGrid } from './grid.ts';
 import { capsOf, isManned, type Caps } from './hands.ts';
 import type { Skill, PlanSession } from './problem.ts';
@@ -7,6 +7,9 @@ import type { Skill, PlanSession } from './problem.ts';
 export const DUST_SETTLES_MS = 30 * MINUTE_MS;
 /** After isocyanate was sprayed nobody is in that air without a mask for this long. */
 export const ISOCYANATE_MS = 30 * MINUTE_MS;
+
+const NONE: readonly Span[] = [];
+const dayOf = (ms: number): number => Math.floor(ms / DAY_MS);
 
 /** Something that fills a place's air, or must not be disturbed in it. */
 type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work';
@@ -18,7 +21,8 @@ export class Timetable {
   private readonly busy: Uint8Array[];
   /** Hands taken by skill; who sprays with a mask is among `masked` alone. */
   private readonly skilled: Readonly<Record<Skill, Uint8Array[]>>;
-  private readonly air = new Map<string, Span[]>();
+  /** By use and place, and by the days that a span touches. */
+  private readonly air = new Map<string, Map<number, Span[]>>();
   private readonly held = new Map<string, (Span & { readonly amount: number })[]>();
   private readonly undo: (() => void)[] = [];
 
@@ -88,17 +92,27 @@ export class Timetable {
 
   /** When the first thing of a kind that overlaps a span in a place's air is over; null: nothing does. */
   airTaken(placeId: string, use: AirUse, span: Span): number | null {
-    for (const s of this.air.get(`${use}:${placeId}`) ?? [])
-      if (s.fromMs < span.toMs && s.toMs > span.fromMs) return s.toMs;
+    const days = this.air.get(`${use}:${placeId}`);
+    if (!days) return null;
+    for (let day = dayOf(span.fromMs); day <= dayOf(span.toMs); day++)
+      for (const s of days.get(day) ?? NONE) if (s.fromMs < span.toMs && s.toMs > span.fromMs) return s.toMs;
     return null;
   }
 
   fill(placeId: string, use: AirUse, span: Span): void {
     const key = `${use}:${placeId}`;
-    let list = this.air.get(key);
-    if (!list) this.air.set(key, (list = []));
-    list.push(span);
-    this.undo.push(() => list.pop());
+    let days = this.air.get(key);
+    if (!days) this.air.set(key, (days = new Map<number, Span[]>()));
+    const lists: Span[][] = [];
+    for (let day = dayOf(span.fromMs); day <= dayOf(span.toMs); day++) {
+      let list = days.get(day);
+      if (!list) days.set(day, (list = []));
+      list.push(span);
+      lists.push(list);
+    }
+    this.undo.push(() => {
+      for (const list of lists) list.pop();
+    });
   }
 
   /**

@@ -2,7 +2,7 @@ import { judgeGates, type AirLimits, type GateStatus } from '../air/gate.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
 import { offsetByHourMs } from '../base/zone.ts';
 import { conditionsAt, limitsOf } from '../bench/air.ts';
-import { bareEdge, type BareLimit } from '../cure/bare.ts';
+import { bareWorst, type BareLimit } from '../cure/bare.ts';
 import { surfaceAt, type SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import { alongTrack } from './memo.ts';
@@ -163,7 +163,7 @@ export class PlanWeather {
     const { track } = surface;
     const days = daysFor(surface, fromMs, fromMs + DAY_MS / 2);
     const worstOf = (atMs: number, on = days): number | null => {
-      const edge = bareEdge(on, atMs, limit);
+      const edge = bareWorst(on, atMs, limit);
       return edge === null || edge.isUnknown ? null : (edge.worstMs ?? Infinity) - atMs;
     };
     if (fromMs < this.forecastEndMs) return fromMs + (worstOf(fromMs, track) ?? 0);
