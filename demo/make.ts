@@ -359,6 +359,7 @@ export function makeScenario(): ShopFile {
       hourCents: 1_500,
       volumeSystem: 'imperial',
       facilities: FULL_SHOP.facilities,
+      capacity: { hangKg: 45, bathKg: 40, ovenM2: 2, cabinets: 1, hoists: 1, airTools: 2 },
       schools: FULL_SHOP.schools,
     },
     ...PEOPLE_AND_PLACES,
