@@ -9,12 +9,12 @@ import {
   shopStateOf,
   type Capacity,
   type PlanAsk,
-  type PlanOp,
   type Snapshot,
 } from '@calvetta/core';
 import type { ShopFile } from '@calvetta/contract';
 import { airAt, recordAt } from './alive.ts';
 
+type PlanOp = ReturnType<typeof planProblem>['parts'][number]['ops'][number];
 const file = JSON.parse(readFileSync(new URL('./scenario/shop.json', import.meta.url), 'utf8')) as ShopFile;
 const nowMs = Date.parse(file.asOf);
 const air = airAt(file, nowMs);

@@ -70,6 +70,11 @@ export function demoKeeping(asOfMs: number, nextId: () => string): ShopStockFact
       },
       'ruth',
     ),
+    // The list of six weeks: Ines hardly misses an evening, Ruth every third.
+    ...Array.from({ length: 18 }, (_, k) => 56 * (k + 1)).flatMap((hoursAgo, k) => [
+      at('came', hoursAgo, { whoId: 'ines' }, 'ines'),
+      ...(k % 3 === 1 ? [] : [at('came', hoursAgo, { whoId: 'ruth' }, 'ruth')]),
+    ]),
     at('came', 0.6, { whoId: 'ines' }, 'ines'),
     at('came', 0.4, { whoId: 'ruth' }, 'ruth'),
   ];

@@ -1,3 +1,4 @@
+export * from './absence.ts';
 export * from './kinds.ts';
 export * from './inductions.ts';
 export * from './inToday.ts';

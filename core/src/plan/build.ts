@@ -1,6 +1,7 @@
 import { DAY_MS, MINUTE_MS } from '../base/time.ts';
 import { endOfDay } from '../base/zone.ts';
 import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
+import { cameBook } from '../people/absence.ts';
 import { placeAir, type AirData } from '../shop/air.ts';
 import { nightsBetween, sessionsAhead } from '../shop/calendar.ts';
 import { surfaceOf, type DerivedPart, type SurfaceFrame } from '../shop/part.ts';
@@ -46,10 +47,11 @@ function heated(air: readonly AirStretch[], heat: readonly PlanAsk['heat'][numbe
 function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
   const { shop, nowMs } = snapshot;
   const days = ask.weeks * 7;
+  const book = cameBook(shop.stock, shop.workshop.zone, nowMs);
   return sessionsAhead(shop.attendance, shop.workshop.zone, nowMs, days)
     .filter((s) => !ask.lost.includes(s.fromMs))
     .map((s) => {
-      const who = whoComes(snapshot, ask, s.fromMs);
+      const who = whoComes(snapshot, ask, book, s.fromMs);
       return { fromMs: upToGrid(Math.max(s.fromMs, nowMs)), toMs: s.toMs, people: who.length, who };
     })
     .filter((s) => s.people > 0 && s.toMs - s.fromMs >= LEAST_SESSION_MS && s.fromMs < nowMs + days * DAY_MS);

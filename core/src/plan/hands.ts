@@ -1,4 +1,5 @@
 import { localDay } from '../base/zone.ts';
+import { absentShare, type CameBook } from '../people/absence.ts';
 import { comesOn } from '../people/attendance.ts';
 import type { Induction } from '../people/kinds.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
@@ -16,7 +17,7 @@ export const unnamed = (people: number, painters: number): Hand[] =>
   }));
 
 /** Who comes to a session, by what each has said, and what they may do by the inductions on record; and hands that are only supposed. */
-export function whoComes(snapshot: Snapshot, ask: PlanAsk, atMs: number): Hand[] {
+export function whoComes(snapshot: Snapshot, ask: PlanAsk, book: CameBook, atMs: number): Hand[] {
   const extra = unnamed(ask.extra?.people ?? 0, ask.extra?.painters ?? 0);
   if (ask.people !== null) return [...unnamed(ask.people, ask.painters), ...extra];
   const day = localDay(snapshot.shop.workshop.zone, atMs);
@@ -26,7 +27,13 @@ export function whoComes(snapshot: Snapshot, ask: PlanAsk, atMs: number): Hand[]
       const may = (to: Induction): boolean =>
         ['inducted', 'not-kept'].includes(mayAt(snapshot, p, to, atMs).state);
       const sprays = may('spray');
-      return { name: p.name, sprays, isMasked: sprays && may('air-fed'), blasts: may('blast') };
+      return {
+        name: p.name,
+        sprays,
+        isMasked: sprays && may('air-fed'),
+        blasts: may('blast'),
+        absent: absentShare(book, p),
+      };
     });
   return [...there, ...extra];
 }

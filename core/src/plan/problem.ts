@@ -54,6 +54,8 @@ export interface Hand {
   /** Sprays isocyanate too. */
   readonly isMasked: boolean;
   readonly blasts: boolean;
+  /** How often they do not come though they were to; absent: as usual. */
+  readonly absent?: number;
 }
 /** A span with people in it. Work lies inside sessions; waits run on. */
 export interface PlanSession extends Span {

@@ -33,6 +33,28 @@ describe('hands in a replay (docs/plan.md 17: coefficient of variation 35 %, med
   });
 });
 
+describe('who comes after all', () => {
+  const p = randomShop(31 * 7919, NOW);
+  const hand = { name: null, sprays: true, isMasked: true, blasts: true };
+  const sessions = (absent: number, n: number): number => {
+    const who = [
+      { ...hand, absent },
+      { ...hand, absent: 0 },
+    ];
+    const asked = { ...p, sessions: p.sessions.map((s) => ({ ...s, people: 2, who })) };
+    const { plan } = best(asked);
+    let both = 0;
+    for (let no = 0; no < n; no++)
+      both += liveOnce([asked], plan, 5, no).problem.sessions.filter((s) => s.people === 2).length;
+    return both / (n * asked.sessions.length);
+  };
+  it('who never comes never does, who always does, always', () => {
+    expect(sessions(1, 4)).toBe(0);
+    expect(sessions(0, 4)).toBe(1);
+  });
+  it('who stays away three times in ten is there seven', () => expect(sessions(0.3, 60)).toBeCloseTo(0.7, 1));
+});
+
 describe('the nine cases of the air', () => {
   it('are the middles of the ninths of a normal distribution', () => {
     // z of 17/18, 15/18, 13/18 and 11/18 by tables of the normal distribution.

@@ -1,6 +1,7 @@
 import { normal, seededRandom, type Random } from '../base/random.ts';
 import { MINUTE_MS } from '../base/time.ts';
 import { isoDay, localDay } from '../base/zone.ts';
+import { USUAL_ABSENT } from '../people/absence.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import { Decoder } from './decode.ts';
 import { coatOpIdOf, isMend, mendOpId } from './ids.ts';
@@ -13,9 +14,6 @@ import { PlanWeather, type AirVerdict } from './weather.ts';
 export const HANDS_SIGMA = 0.33994;
 /** Half of the variance is the people's own, that evening's and every other's; the rest is each job's. */
 const SHARED = Math.SQRT1_2;
-/** Somebody who was to come does not, once in ten (CP). */
-const ABSENT = 0.1;
-
 /** Factor on reckoned hands, by what is shared and what is the job's own, both standard normal. */
 export const handsFactor = (shared: number, own: number): number =>
   Math.exp(HANDS_SIGMA * SHARED * (shared + own));
@@ -62,7 +60,7 @@ class FallenWeather extends PlanWeather {
 /** Who comes after all; a session to which nobody does is none. */
 function attended(sessions: readonly PlanSession[], random: Random): PlanSession[] {
   return sessions.flatMap((s) => {
-    const who = s.who.filter(() => random() >= ABSENT);
+    const who = s.who.filter((h) => random() >= (h.absent ?? USUAL_ABSENT));
     return who.length === 0 ? [] : [{ ...s, people: who.length, who }];
   });
 }

@@ -1,4 +1,4 @@
-import type { Holds, PlanView } from '@calvetta/core';
+import { USUAL_ABSENT, type Holds, type PlanView } from '@calvetta/core';
 import { HELP_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { dayWords } from './planWords.ts';
@@ -35,6 +35,7 @@ export function HoldsPanel({ holding: { holds, few, of, helps, isDone }, view, o
           </Button>
         )}
       </div>
+      <Absent view={view} />
       <ul className="grid gap-3 lg:grid-cols-2">
         {holds.machines.map((m) => (
           <Machine key={m.machineId} machine={m} n={holds.n} view={view} />
@@ -45,6 +46,24 @@ export function HoldsPanel({ holding: { holds, few, of, helps, isDone }, view, o
         {helps.length > 0 ? <Helps helps={helps} holds={few} view={view} /> : null}
       </div>
     </section>
+  );
+}
+
+/** Whose own record says something else than the usual once in ten. */
+function Absent({ view }: { readonly view: PlanView }) {
+  const shares = new Map(
+    view.sessions.flatMap((s) =>
+      s.who.flatMap((h) => (h.name === null ? [] : [[h.name, h.absent] as const])),
+    ),
+  );
+  const own = [...shares].flatMap(([name, absent]) =>
+    absent === undefined || Math.abs(absent - USUAL_ABSENT) < 0.005 ? [] : [`${name} ${times(absent)}`],
+  );
+  if (own.length === 0) return null;
+  return (
+    <p className="text-[13px] text-quiet">
+      By the list of who came, they stay away: {own.join(', ')}. Whoever is not named: once in ten times.
+    </p>
   );
 }
 
