@@ -12,6 +12,10 @@ export interface StoredPlan {
 export interface PlanResponse {
   readonly plan: StoredPlan | null;
 }
+/** Where a person's own calendar asks, shown this once. */
+export interface FeedToken {
+  readonly path: string;
+}
 /** A plan as a page sends it. `version`: of the plan it takes the place of; 0: there was none. */
 export interface PlanInput {
   readonly planId: string;

@@ -332,50 +332,9 @@ export {
   shelfResponse,
   shopping,
 } from './shop/views/shelf.ts';
-export {
-  PLAN_GOALS,
-  PLAN_LACKS,
-  BIND_KINDS,
-  type BindKind,
-  type Binding,
-  type Plan,
-  type PlanAsk,
-  type PlanAsks,
-  type PlanGoal,
-  type PlanLack,
-  type PlanProblem,
-} from './plan/problem.ts';
-export { planProblem } from './plan/build.ts';
-export { dragLimit, type DragLimit } from './plan/drag.ts';
-export { askWith, HELP_HEAT_C, HELPS, type Help } from './plan/helps.ts';
-export { rotaOf, type Rota } from './plan/rota.ts';
-export { LEANS } from './plan/leans.ts';
-export { holdsOf, replayOnce, type Holds, type Replay } from './plan/replay.ts';
-export { makePlans, plannedBefore, repaired, type MadePlan } from './plan/make.ts';
-export { BREACHES, type BreachCode } from './plan/check.ts';
-export { COST_KINDS, type CostKind, type PlanCost } from './plan/cost.ts';
-export {
-  planView,
-  reasonChain,
-  sessionCard,
-  sincePlanned,
-  type PlanBlock,
-  type PlanLane,
-  type PlanMachineView,
-  type PlanRunView,
-  type PlanView,
-  type SessionCard,
-  type SessionEntry,
-} from './plan/view.ts';
-export { flashMs, nextPass, passOrder, type PassPart, type PlannedPass } from './plan/passes.ts';
-export { orderOf, tryPin, type PinAnswer } from './plan/pin.ts';
-export {
-  agendaOf,
-  nextPlanned,
-  type NextPlanned,
-  type AgendaLine,
-  type AgendaSession,
-} from './plan/agenda.ts';
+
+// plan
+export * from './plan/index.ts';
 
 // inspect
 export * from './inspect/index.ts';

@@ -20,6 +20,7 @@ import { ledgerRoutes } from './ledger/ledger.routes.ts';
 import { signOffRoutes } from './ledger/signOff.routes.ts';
 import { notOlder } from './model/notOlder.ts';
 import { partsRoutes } from './parts/parts.routes.ts';
+import { feedRoutes } from './plan/feed.routes.ts';
 import { planRoutes } from './plan/plan.routes.ts';
 import { picturesRoutes } from './pictures/pictures.routes.ts';
 import { placesRoutes } from './readings/places.routes.ts';
@@ -48,6 +49,7 @@ export const routersOf = (deps: Deps): Router[] =>
     factsRoutes,
     templatesRoutes,
     planRoutes,
+    feedRoutes,
     inspectRoutes,
     picturesRoutes,
     shelfRoutes,

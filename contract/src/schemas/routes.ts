@@ -217,6 +217,17 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/plan', 'The plan that holds: what was asked, and what came of it'),
   send('post', '/plan', 'Keeps a plan in place of the one before, by its version', planInput),
   get('/plan.ics', 'The sessions of the plan that holds, for a calendar', { answers: 'text/calendar' }),
+  get('/feeds/:token/plan.ics', 'A person’s own sessions and work of it, at an address of their own', {
+    answers: 'text/calendar',
+  }),
+  {
+    method: 'post',
+    path: '/people/:personId/feed',
+    says: 'A new address for a person’s calendar, shown this once',
+  },
+  drop('/people/:personId/feed', 'Ends the address of a person’s calendar'),
+  { method: 'post', path: '/door/mine/feed', says: 'The same for one’s own calendar' },
+  drop('/door/mine/feed', 'Ends the address of one’s own calendar'),
   get('/import/jobs/:jobId', 'How an import stands'),
   send('post', '/import/readings', 'Readings of a place, as a file or as JSON', readingsInput, {
     query: ['place', 'probe'],

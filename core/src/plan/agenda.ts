@@ -1,10 +1,15 @@
 import type { Span } from '../base/time.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
+import { isPoisonous } from './way.ts';
 import { isFetch, isMend, readOpId } from './ids.ts';
 import type { Plan } from './problem.ts';
 
 /** A line of a session, for a calendar or a paper. */
 export interface AgendaLine extends Span {
+  readonly opId: string;
+  /** The gun-load a coat is laid in; null: it is no coat. */
+  readonly runId: string | null;
+  readonly people: number;
   readonly partName: string;
   /** A step's kind, or `mend`, or `carry`. */
   readonly kind: string;
@@ -15,10 +20,18 @@ export interface AgendaLine extends Span {
 /** Work that no route has: a part is carried, or turned over. */
 const moveKind = (stepId: string): string => stepId.replace(/\d+$/, '');
 
+/** A gun-load of a session. */
+export interface AgendaRun extends Span {
+  readonly runId: string;
+  readonly productName: string;
+  readonly count: number;
+  /** It puts isocyanate into the air. */
+  readonly isPoison: boolean;
+}
 /** A session of a stored plan that has work in it. */
 export interface AgendaSession extends Span {
   readonly lines: readonly AgendaLine[];
-  readonly runs: readonly { readonly productName: string; readonly count: number; readonly fromMs: number }[];
+  readonly runs: readonly AgendaRun[];
 }
 
 /** A stored plan, session by session, in words' codes: what a calendar says of it. Work on parts that are gone is left out. Pure. */
@@ -36,6 +49,9 @@ export function agendaOf({ parts, shop }: Snapshot, plan: Plan): readonly Agenda
         .filter((s) => within(session, s.fromMs))
         .map((s) => ({
           ...s,
+          opId: item.opId,
+          runId: item.runId,
+          people: item.people,
           partName: part.row.name,
           kind: isMend(item.opId) ? 'mend' : isFetch(item.opId) ? 'fetch' : (step?.kind ?? moveKind(stepId)),
           what: isCoat || isMend(item.opId) ? null : (step?.what ?? null),
@@ -46,7 +62,14 @@ export function agendaOf({ parts, shop }: Snapshot, plan: Plan): readonly Agenda
     if (lines.length === 0) return [];
     const runs = plan.runs
       .filter((r) => within(session, r.fromMs))
-      .map((r) => ({ productName: nameOf(r.sheetId), count: r.opIds.length, fromMs: r.fromMs }));
+      .map((r) => ({
+        runId: r.runId,
+        fromMs: r.fromMs,
+        toMs: r.toMs,
+        productName: nameOf(r.sheetId),
+        count: r.opIds.length,
+        isPoison: isPoisonous(r.tool, shop.sheets.get(r.sheetId)?.cautions ?? []),
+      }));
     return [{ ...session, lines: lines.sort((a, b) => a.fromMs - b.fromMs), runs }];
   });
 }

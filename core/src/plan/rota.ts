@@ -1,6 +1,7 @@
 import type { Span } from '../base/time.ts';
 import { isBlast } from './hands.ts';
 import type { Hand } from './problem.ts';
+import { isPoisonous } from './way.ts';
 import type { PlanView, SessionCard } from './view.ts';
 
 /** What somebody does in a session, in its order. */
@@ -16,7 +17,8 @@ export interface Rota {
   readonly shared: readonly Turn[];
 }
 
-interface Job extends Turn {
+/** Work that somebody is wanted for. */
+export interface Job extends Turn {
   readonly people: number;
   readonly may: (h: Hand) => boolean;
 }
@@ -35,10 +37,14 @@ export function rotaOf(
   card: SessionCard,
 ): Rota | null {
   const who = view.sessions[index]?.who ?? [];
+  return shareOut(who, [...runJobs(view, card), ...otherJobs(card)]);
+}
+
+/** Jobs, those that fewest may do first, shared out among who is there. Null where nobody was named. Pure. */
+export function shareOut(who: readonly Hand[], jobs: readonly Job[]): Rota | null {
   if (!who.some((h) => h.name !== null)) return null;
   const taken = who.map((): Turn[] => []);
   const shared: Turn[] = [];
-  const jobs = [...runJobs(view, card), ...otherJobs(card)];
   for (const { people, may, ...turn } of jobs) {
     const free = who
       .map((h, i) => ({ h, i }))
@@ -62,29 +68,40 @@ function runJobs(view: Pick<PlanView, 'lanes'>, card: SessionCard): Job[] {
   return card.runs
     .map((r): Job & { readonly isPoison: boolean } => {
       const own = blocks.filter((b) => b.runId === r.runId && b.coat);
-      const isSprayed = r.tool === 'gun' || r.tool === 'aerosol';
-      const isPoison = isSprayed && own.some((b) => b.coat!.cautions.includes('isocyanate'));
-      return {
-        runId: r.runId,
-        opId: own[0]?.opId ?? r.runId,
-        fromMs: r.fromMs,
-        toMs: r.toMs,
-        people: 1,
-        may: isPoison ? (h) => h.isMasked : (h) => h.sprays,
-        isPoison,
-      };
+      const isPoison = own.some((b) => isPoisonous(r.tool, b.coat!.cautions));
+      return { ...runJob(r, own[0]?.opId ?? r.runId, isPoison), isPoison };
     })
     .sort((a, b) => Number(b.isPoison) - Number(a.isPoison) || a.fromMs - b.fromMs);
 }
 
+/** A gun-load as a job: a painter, with a mask where it puts isocyanate into the air. */
+export const runJob = (run: Span & { readonly runId: string }, opId: string, isPoison: boolean): Job => ({
+  runId: run.runId,
+  opId,
+  fromMs: run.fromMs,
+  toMs: run.toMs,
+  people: 1,
+  may: isPoison ? (h) => h.isMasked : (h) => h.sprays,
+});
+
+/** Other work as a job: anybody, but a blast takes a blaster. */
+export const handsJob = (
+  work: Span & {
+    readonly opId: string;
+    readonly kind: string;
+    readonly what: string | null;
+    readonly people: number;
+  },
+): Job => ({
+  runId: null,
+  opId: work.opId,
+  fromMs: work.fromMs,
+  toMs: work.toMs,
+  people: Math.max(1, work.people),
+  may: isBlast(work) ? (h) => h.blasts : () => true,
+});
+
 const otherJobs = (card: SessionCard): Job[] =>
   card.entries
     .filter((e) => e.block.runId === null)
-    .map((e) => ({
-      runId: null,
-      opId: e.block.opId,
-      fromMs: e.fromMs,
-      toMs: e.toMs,
-      people: Math.max(1, e.block.people),
-      may: isBlast(e.block) ? (h: Hand): boolean => h.blasts : (): boolean => true,
-    }));
+    .map(({ block, fromMs, toMs }) => handsJob({ ...block, fromMs, toMs }));

@@ -57,7 +57,7 @@ export interface Stop {
 }
 
 /** Sprayed, it fills the air with isocyanate. */
-export const isIsocyanate = (op: PlanOp): boolean =>
-  (op.coat?.sheet.cautions.includes('isocyanate') ?? false) &&
-  op.coat?.tool !== 'brush' &&
-  op.coat?.tool !== 'roller';
+export const isPoisonous = (tool: string, cautions: readonly string[]): boolean =>
+  (tool === 'gun' || tool === 'aerosol') && cautions.includes('isocyanate');
+export const isIsocyanate = ({ coat }: PlanOp): boolean =>
+  coat !== null && isPoisonous(coat.tool, coat.sheet.cautions);

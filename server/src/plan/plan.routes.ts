@@ -1,15 +1,14 @@
 import { Router } from 'express';
-import ical, { ICalEventTransparency } from 'ical-generator';
-import { agendaOf, type AgendaSession } from '@calvetta/core';
+import { agendaOf } from '@calvetta/core';
 import type { PlanResponse } from '@calvetta/contract';
 import { planInput } from '@calvetta/contract/schemas';
-import { agendaText, agendaTitle } from '@calvetta/contract/words';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { valid } from '../http/validate.ts';
 import { needShop, needSnapshot } from '../shop/needShop.ts';
 import { write } from '../write.ts';
 import { insertPlan, newestPlan, planById } from './plan.sql.ts';
+import { planCalendar } from './planCalendar.ts';
 
 /** Plans are made in the page; here they are kept, one after the other, and given out as a calendar. */
 export function planRoutes(deps: Deps): Router {
@@ -39,30 +38,13 @@ export function planRoutes(deps: Deps): Router {
   /** One event a session, with its work in order. A calendar that asks again has the plan that holds then. */
   router.get('/plan.ics', async (_req, res) => {
     const snapshot = await needSnapshot(deps);
-    const { workshopId, name, zone } = snapshot.shop.workshop;
-    const stored = await newestPlan(deps.db, workshopId);
-    const calendar = ical({ name: `${name}: the plan`, prodId: '-//Calvetta//Plan//EN', timezone: zone });
-    for (const s of stored ? agendaOf(snapshot, stored.plan) : []) event(calendar, s, workshopId, zone);
+    const { workshop } = snapshot.shop;
+    const stored = await newestPlan(deps.db, workshop.workshopId);
+    const sessions = stored ? agendaOf(snapshot, stored.plan) : [];
     res
       .type('text/calendar')
       .set('Content-Disposition', 'inline; filename="calvetta-plan.ics"')
-      .send(calendar.toString());
+      .send(planCalendar(workshop, `${workshop.name}: the plan`, sessions));
   });
   return router;
-}
-
-function event(
-  calendar: ReturnType<typeof ical>,
-  session: AgendaSession,
-  workshopId: string,
-  zone: string,
-): void {
-  calendar.createEvent({
-    id: `${session.fromMs}.plan@${workshopId}.calvetta`,
-    start: new Date(session.fromMs),
-    end: new Date(session.toMs),
-    summary: agendaTitle(session),
-    description: agendaText(session, zone),
-    transparency: ICalEventTransparency.OPAQUE,
-  });
 }

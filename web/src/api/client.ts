@@ -15,6 +15,7 @@ import {
   type PlanResponse,
   type SheetsResponse,
   type ShelfResponse,
+  type FeedToken,
   type ShoppingResponse,
   type ShopInfo,
   type TemplatesResponse,
@@ -144,6 +145,13 @@ export const pictureUrl = (pictureId: string): string => `/api/pictures/${encode
 /** A new token for a probe. It is shown once and never kept here, so it does not go the way of other writes. */
 export const mintToken = (probeId: string): Promise<{ readonly token: string }> =>
   post(`/probes/${encodeURIComponent(probeId)}/token`, '{}');
+/** The same of an address for a person's own calendar. */
+const feedOf = (personId: string, isOwn: boolean): string =>
+  isOwn ? '/door/mine/feed' : `/people/${encodeURIComponent(personId)}/feed`;
+export const makeFeed = (personId: string, isOwn: boolean): Promise<FeedToken> =>
+  post(feedOf(personId, isOwn), '{}');
+export const endFeed = (personId: string, isOwn: boolean): Promise<unknown> =>
+  call(feedOf(personId, isOwn), { method: 'DELETE', headers: WRITES });
 const post = <T>(path: string, json: string): Promise<T> =>
   call(path, { method: 'POST', headers: { ...WRITES, 'Content-Type': 'application/json' }, body: json });
 

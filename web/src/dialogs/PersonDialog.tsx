@@ -10,6 +10,7 @@ import { useThings } from '../record/useThings.ts';
 import { Button } from '../ui/Button.tsx';
 import { Panel } from '../ui/Panel.tsx';
 import { ComesForm } from './ComesForm.tsx';
+import { FeedForm } from './FeedForm.tsx';
 import { Waiting } from '../ui/Trouble.tsx';
 
 interface Props {
@@ -42,6 +43,7 @@ export function PersonDialog({ personId, onClose }: Props) {
             Who may teach it, and how often it is due again, local law and your insurer say.
           </p>
           <ComesForm person={person} />
+          <FeedForm person={person} />
           <UnderAge key={person.version} person={person} />
         </div>
       ) : (
