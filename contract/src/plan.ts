@@ -1,4 +1,4 @@
-import type { Plan, PlanAsk } from '@calvetta/core';
+import type { NamedBuyLine, Plan, PlanAsk } from '@calvetta/core';
 
 /** A plan as it was made and kept: what was asked, what came of it, by whom and when. The newest holds. */
 export interface StoredPlan {
@@ -11,6 +11,11 @@ export interface StoredPlan {
 }
 export interface PlanResponse {
   readonly plan: StoredPlan | null;
+}
+/** What the plan that holds takes and the shelf does not have by then; none: there is no plan, or nothing is short. */
+export interface PlanBuyResponse {
+  readonly nowMs: number;
+  readonly lines: readonly NamedBuyLine[];
 }
 /** Where a person's own calendar asks, shown this once. */
 export interface FeedToken {

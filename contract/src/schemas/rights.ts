@@ -62,6 +62,7 @@ export const RIGHTS: Readonly<Record<string, Least>> = {
   'get /learned': 'viewer',
   'get /plan': 'viewer',
   'get /plan.ics': 'viewer',
+  'get /plan/to-buy': 'viewer',
   // Calendars sign in nowhere: the address itself is the key.
   'get /feeds/:token/plan.ics': 'anyone',
   'get /aftercare': 'viewer',

@@ -217,6 +217,7 @@ export const API_ROUTES: readonly ApiRoute[] = [
   get('/plan', 'The plan that holds: what was asked, and what came of it'),
   send('post', '/plan', 'Keeps a plan in place of the one before, by its version', planInput),
   get('/plan.ics', 'The sessions of the plan that holds, for a calendar', { answers: 'text/calendar' }),
+  get('/plan/to-buy', 'What the plan that holds takes and the shelf does not have by then'),
   get('/feeds/:token/plan.ics', 'A person’s own sessions and work of it, at an address of their own', {
     answers: 'text/calendar',
   }),

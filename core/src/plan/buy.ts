@@ -3,7 +3,9 @@ import type { Snapshot } from '../shop/snapshot.ts';
 import { productName } from '../shop/views/shelf.ts';
 import type { ProductMix } from '../shelf/needs.ts';
 import { firstOut, stockOf, type Content, type TinNow } from '../shelf/tins.ts';
-import type { Plan, PlanProblem } from './problem.ts';
+import { readOpId } from './ids.ts';
+import { operationsOf } from './operations.ts';
+import type { Plan, PlanAsk, PlanOp } from './problem.ts';
 
 /** Paint that a gun-load takes out of tins. */
 export interface PaintUse {
@@ -72,15 +74,16 @@ export function toBuy(
   return [...lines.values()].sort((a, b) => a.byMs - b.byMs);
 }
 
-/** What a plan asks to be bought, by name. Coats of unknown area are not in it. Pure. */
+/** A line with its product's name. */
+export type NamedBuyLine = BuyLine & { readonly productName: string };
+
+/** What a plan asks to be bought, by name. Coats of unknown area are not in it, nor those that are on by now. Pure. */
 export function buyListOf(
   snapshot: Snapshot,
-  problem: PlanProblem,
+  parts: readonly { readonly ops: readonly PlanOp[] }[],
   plan: Plan,
-): readonly (BuyLine & { readonly productName: string })[] {
-  const mlOf = new Map(
-    problem.parts.flatMap((p) => p.ops.map((o) => [o.opId, o.coat?.mixedMl ?? 0] as const)),
-  );
+): readonly NamedBuyLine[] {
+  const mlOf = new Map(parts.flatMap((p) => p.ops.map((o) => [o.opId, o.coat?.mixedMl ?? 0] as const)));
   const uses = plan.runs.flatMap((r): PaintUse[] => {
     const sheet = snapshot.shop.sheets.get(r.sheetId);
     const mixedMl = r.opIds.reduce((sum, id) => sum + (mlOf.get(id) ?? 0), 0);
@@ -91,4 +94,17 @@ export function buyListOf(
     ...l,
     productName: productName(snapshot, l.productId),
   }));
+}
+
+/** The same of a stored plan, from the parts as they stand now: for the shelf, without looking at the weather. Pure. */
+export function buyListNow(
+  snapshot: Snapshot,
+  { ask, plan }: { readonly ask: PlanAsk; readonly plan: Plan },
+): readonly NamedBuyLine[] {
+  const ids = new Set(plan.items.map((i) => readOpId(i.opId).partId));
+  const parts = [...ids].flatMap((id) => {
+    const part = snapshot.parts.get(id);
+    return part ? [operationsOf(snapshot, part, ask.coatPlaceId)] : [];
+  });
+  return buyListOf(snapshot, parts, plan);
 }

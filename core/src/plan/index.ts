@@ -37,3 +37,4 @@ export { flashMs, nextPass, passOrder, type PassPart, type PlannedPass } from '.
 export { orderOf, tryPin, type PinAnswer } from './pin.ts';
 export { agendaOf, nextPlanned, type NextPlanned, type AgendaLine, type AgendaSession } from './agenda.ts';
 export { ownAgenda, type OwnSession } from './own.ts';
+export { buyListNow, type NamedBuyLine } from './buy.ts';

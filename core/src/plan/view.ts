@@ -132,7 +132,7 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     left: plan.left,
     cost,
     breaches: checkPlan(problem, plan),
-    toBuy: buyListOf(snapshot, problem, plan),
+    toBuy: buyListOf(snapshot, problem.parts, plan),
     blindPlaces: shop.places.flatMap((p) =>
       used.has(p.placeId) && problem.usualDays[p.placeId] === 0 ? [p.name] : [],
     ),

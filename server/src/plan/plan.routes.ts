@@ -1,6 +1,6 @@
 import { Router } from 'express';
-import { agendaOf } from '@calvetta/core';
-import type { PlanResponse } from '@calvetta/contract';
+import { agendaOf, buyListNow } from '@calvetta/core';
+import type { PlanBuyResponse, PlanResponse } from '@calvetta/contract';
 import { planInput } from '@calvetta/contract/schemas';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
@@ -34,6 +34,12 @@ export function planRoutes(deps: Deps): Router {
         sent: { version: sent.version },
       });
     res.status(isNew ? 201 : 200).json({ plan: stored } satisfies PlanResponse);
+  });
+  router.get('/plan/to-buy', async (_req, res) => {
+    const snapshot = await needSnapshot(deps);
+    const stored = await newestPlan(deps.db, snapshot.shop.workshop.workshopId);
+    const lines = stored ? buyListNow(snapshot, stored) : [];
+    res.json({ nowMs: snapshot.nowMs, lines } satisfies PlanBuyResponse);
   });
   /** One event a session, with its work in order. A calendar that asks again has the plan that holds then. */
   router.get('/plan.ics', async (_req, res) => {

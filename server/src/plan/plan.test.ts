@@ -14,7 +14,8 @@ import {
   type HoursView,
   type SnapshotSource,
 } from '@calvetta/core';
-import type { ShopFile } from '@calvetta/contract';
+import type { PlanBuyResponse, ShopFile } from '@calvetta/contract';
+import { receive, tinOf } from '../test/shelf.ts';
 import { startTestApp, type TestApp } from '../test/testApp.ts';
 
 const demo = JSON.parse(
@@ -156,6 +157,28 @@ describe('a plan on the server', () => {
     const after = read((await app.call('GET', '/api/source')).body as SnapshotSource);
     expect(after.lanes.flatMap((l) => l.blocks).some((b) => b.opId === first.opId)).toBe(false);
     expect(after.breaches.filter((b) => b.code === 'unknown-work')).toEqual([]);
+  });
+  it('the shelf says what it takes that is not there, as the plan itself does', async () => {
+    const now = (await app.call('GET', '/api/source')).body as SnapshotSource;
+    const snapshot = deriveShop(shopStateOf(now.shop), now.air, now.nowMs);
+    const problem = planProblem(snapshot, now.air, ASK);
+    const { toBuy } = planView(snapshot, problem, plannedBefore(problem, plan));
+    const said = (await app.call('GET', '/api/plan/to-buy')).body as PlanBuyResponse;
+    expect(said.lines).toEqual(JSON.parse(JSON.stringify(toBuy)));
+    // Something is short, and by the day of one of its gun-loads.
+    expect(said.lines.length).toBeGreaterThan(0);
+    for (const l of said.lines) expect(plan.runs.some((r) => r.fromMs === l.byMs)).toBe(true);
+  });
+  it('a tin that comes in is not asked for any more', async () => {
+    const lines = async () => ((await app.call('GET', '/api/plan/to-buy')).body as PlanBuyResponse).lines;
+    const [line] = await lines();
+    const { productId, content, colour } = line!;
+    const tin = tinOf('new-tin', { productId, content, colour, sizeMl: 20_000 });
+    expect((await receive(app, tin, tin.sizeMl, 0)).status).toBe(201);
+    const after = await lines();
+    expect(after.some((l) => l.productId === productId && l.content === content && l.colour === colour)).toBe(
+      false,
+    );
   });
   it('opens in a calendar: one event a session with work, at its time, with its parts by name', async () => {
     const res = await fetch(`${app.base}/api/plan.ics`);

@@ -16,6 +16,7 @@ import {
   type SheetsResponse,
   type ShelfResponse,
   type FeedToken,
+  type PlanBuyResponse,
   type ShoppingResponse,
   type ShopInfo,
   type TemplatesResponse,
@@ -155,6 +156,7 @@ export const endFeed = (personId: string, isOwn: boolean): Promise<unknown> =>
 const post = <T>(path: string, json: string): Promise<T> =>
   call(path, { method: 'POST', headers: { ...WRITES, 'Content-Type': 'application/json' }, body: json });
 
+export const getPlanBuy = (): Promise<PlanBuyResponse> => call('/plan/to-buy');
 export const getShop = (): Promise<ShopInfo> => call('/shop');
 export const getBench = async (held: BenchHeld | undefined): Promise<BenchHeld> =>
   withTick(held, await call<BenchTick>(`/bench?since=${encodeURIComponent(held?.version ?? '')}`));

@@ -24,6 +24,8 @@ export const KEYS = {
   templates: ['templates'],
   plan: ['plan'],
   shelf: ['shelf'],
+  /** Below the shelf, so that what makes it stale makes this stale. */
+  planBuy: ['shelf', 'plan'],
   leftover: (mixId: string) => ['leftover', mixId],
   shopping: (scope: string) => ['shopping', scope],
   job: (jobId: string | null) => ['job', jobId],
@@ -52,7 +54,7 @@ const KEPT_LONG: Readonly<Record<string, readonly (keyof typeof KEYS)[]>> = {
   probes: ['shop'],
   sheets: ['sheets'],
   templates: ['templates'],
-  plan: ['plan'],
+  plan: ['plan', 'shelf'],
 };
 /** What of it is no longer true after a write to a path. */
 export const staleAfter = (path: string): readonly string[] =>

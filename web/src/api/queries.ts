@@ -22,6 +22,7 @@ import {
   getPeopleView,
   getPlaceAir,
   getPlan,
+  getPlanBuy,
   getRecall,
   getRiver,
   getSheets,
@@ -118,6 +119,8 @@ export const useLeftover = (mixId: string) =>
     queryFn: () => getLeftover(mixId),
     refetchInterval: RENEW_MS,
   });
+/** What the plan that holds asks to be bought in time. */
+export const usePlanBuy = () => useQuery({ queryKey: KEYS.planBuy, queryFn: getPlanBuy });
 export const useShopping = (scope: string) =>
   useQuery({ queryKey: KEYS.shopping(scope), queryFn: () => getShopping(scope) });
 
@@ -153,6 +156,7 @@ export function useLive(): void {
       }
       if (topic === 'plan') {
         void client.invalidateQueries({ queryKey: KEYS.plan });
+        void client.invalidateQueries({ queryKey: KEYS.planBuy });
         return;
       }
       if (topic === 'opened') {

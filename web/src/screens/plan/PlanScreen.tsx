@@ -5,6 +5,7 @@ import { useMachines, usePeople, usePlaces, usePlan, useShop } from '../../api/q
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
 import { Heading } from '../../ui/Heading.tsx';
+import { ToBuy } from '../../ui/ToBuy.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { dayAndTime, moment } from '../../ui/time.ts';
 import { AskForm } from './AskForm.tsx';
@@ -20,7 +21,6 @@ import { SessionPanel } from './SessionPanel.tsx';
 import type { Since } from './planner.ts';
 import type { Making } from './usePlanner.ts';
 import { usePlanning } from './usePlanning.ts';
-import { ToBuy } from './ToBuy.tsx';
 import { WorkPanel } from './WorkPanel.tsx';
 
 type Nothing = Parameters<typeof Empty>[0];
@@ -217,7 +217,15 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
               p.tryOut({ ...view.ask, lost: [...view.ask.lost, ms] }, `nobody comes ${dayWords(ms, view)}`)
             }
           />
-          <ToBuy view={view} />
+          {view.toBuy.length > 0 ? (
+            <section aria-label="To buy in time" className="flex flex-col gap-1 border-t border-line pt-2">
+              <h2 className="text-[16px]">To buy in time</h2>
+              <ToBuy lines={view.toBuy} zone={view.zone} />
+              <Link className="text-[13px] underline underline-offset-2 print:hidden" to="/shelf">
+                The shelf, and the cheapest packs
+              </Link>
+            </section>
+          ) : null}
         </aside>
       </div>
     </>

@@ -2,11 +2,12 @@ import { useEffect } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { CONTENTS, newestSheet, type ProductSheet } from '@calvetta/core';
 import type { ShelfResponse, TinView } from '@calvetta/contract';
-import { useSheets, useShelf, useShop } from '../../api/queries.ts';
+import { usePlanBuy, useSheets, useShelf, useShop } from '../../api/queries.ts';
 import { SheetTimes } from '../../drawings/SheetTimes.tsx';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
+import { ToBuy } from '../../ui/ToBuy.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { Attention } from './Attention.tsx';
 import { LedgerTable } from './LedgerTable.tsx';
@@ -103,11 +104,30 @@ function Shelf({ shelf, sheets, zone }: Props) {
           <StockHistory shelf={shelf} zone={zone} />
         </div>
         <div className="flex flex-col gap-4">
+          <ForThePlan zone={zone} />
           <Shopping shelf={shelf} />
           <LedgerTable accounts={shelf.accounts} />
         </div>
       </div>
     </div>
+  );
+}
+
+/** What the plan that holds takes, by when. */
+function ForThePlan({ zone }: { readonly zone: string }) {
+  const { data } = usePlanBuy();
+  if (!data || data.lines.length === 0) return null;
+  return (
+    <section
+      aria-label="For the plan, in time"
+      className="flex flex-col gap-1 border border-line bg-panel p-3"
+    >
+      <h2 className="text-[18px]">For the plan, in time</h2>
+      <ToBuy lines={data.lines} zone={zone} />
+      <Link className="text-[13px] underline underline-offset-2" to="/plan">
+        The plan that takes it
+      </Link>
+    </section>
   );
 }
 
