@@ -8,7 +8,7 @@ import type { ProductSheet } from '../products/sheet.ts';
 import type { Capacity } from '../part/shopMeans.ts';
 import { placeOfAct } from '../route/facilities.ts';
 import { OPEN_COATS } from '../route/route.ts';
-import { actOf, type ActId } from '../route/surface/acts.ts';
+import { actOf } from '../route/surface/acts.ts';
 import type { DerivedPart } from '../shop/part.ts';
 import { paceFor } from '../shop/pace.ts';
 import { coatNeedMl, colourFor } from '../shop/shelf.ts';
@@ -114,7 +114,7 @@ class Writer implements Chain {
   /** What else is done where the part is: it is one trip. */
   private isOnTrip({ step }: StepNow): boolean {
     const survey = this.trip && newestSurvey(this.part);
-    const act = survey && step.kind === 'strip' && step.what ? actOf(step.what as ActId) : null;
+    const act = survey && step.kind === 'strip' && step.what ? actOf(step.what) : null;
     return !!act && placeOfAct(act, survey!, this.snapshot.shop.workshop.means) === 'contractor';
   }
 

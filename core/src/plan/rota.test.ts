@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Hand } from './problem.ts';
 import { rotaOf } from './rota.ts';
-import type { PlanView, SessionCard } from './view.ts';
+import type { SessionCard } from './card.ts';
+import type { PlanView } from './view.ts';
 
 const M = 60_000;
 const hand = (name: string | null, skills: Partial<Hand> = {}): Hand => ({

@@ -2,7 +2,8 @@ import type { Span } from '../base/time.ts';
 import { isBlast } from './hands.ts';
 import type { Hand } from './problem.ts';
 import { isPoisonous } from './way.ts';
-import type { PlanView, SessionCard } from './view.ts';
+import type { SessionCard } from './card.ts';
+import type { PlanView } from './view.ts';
 
 /** What somebody does in a session, in its order. */
 export interface Turn extends Span {

@@ -19,7 +19,9 @@ import type {
   PlanPart,
   PlanProblem,
 } from './problem.ts';
+import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import type { CoatReading } from './reading.ts';
+import { unfitOf, type Unfit } from './unfit.ts';
 
 /** A piece of work as it is drawn and told. */
 export interface PlanBlock {
@@ -32,6 +34,8 @@ export interface PlanBlock {
   readonly isMend: boolean;
   readonly isDust: boolean;
   readonly runId: string | null;
+  /** Where it is done. */
+  readonly placeId: string;
   readonly coat: {
     readonly name: string;
     readonly bandColour: string;
@@ -46,6 +50,8 @@ export interface PlanBlock {
     readonly air: GateStatus;
     readonly odds: number | null;
     readonly mixedMl: number | null;
+    /** Painted face, m²; a usual one where it is not known. */
+    readonly areaM2: number;
   } | null;
   readonly binds: Binding;
 }
@@ -62,6 +68,7 @@ export interface PlanRunView extends Span {
   readonly bandColour: string;
   readonly colour: string | null;
   readonly tool: string;
+  readonly placeId: string;
   readonly placeName: string;
   readonly parts: readonly string[];
   readonly partIds: readonly string[];
@@ -101,6 +108,10 @@ export interface PlanView {
   readonly breaches: readonly Breach[];
   /** What has to be bought, and by when. */
   readonly toBuy: ReturnType<typeof buyListOf>;
+  /** Where work is done, in the shop's order. */
+  readonly places: readonly { readonly placeId: string; readonly name: string }[];
+  /** When the air keeps coats out, by place. */
+  readonly unfit: readonly Unfit[];
   /** Places of which too little is known to plan past the forecast. */
   readonly blindPlaces: readonly string[];
   readonly plan: Plan;
@@ -114,7 +125,7 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     name: part.name,
     machineId: part.machineId,
     finishedMs: reading.finishedMs.get(part.partId) ?? null,
-    blocks: part.ops.flatMap((op) => blocksOf(op, reading.itemOf, reading.coats.get(op.opId))),
+    blocks: part.ops.flatMap((op) => blocksOf(part, op, reading.itemOf, reading.coats.get(op.opId))),
   }));
   const { shop } = snapshot;
   const used = new Set(problem.parts.flatMap((p) => [p.placeId, ...(p.carry ? [p.carry.placeId] : [])]));
@@ -133,6 +144,8 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     cost,
     breaches: checkPlan(problem, plan),
     toBuy: buyListOf(snapshot, problem.parts, plan),
+    places: shop.places.flatMap((p) => (used.has(p.placeId) ? [{ placeId: p.placeId, name: p.name }] : [])),
+    unfit: unfitOf(problem, plan),
     blindPlaces: shop.places.flatMap((p) =>
       used.has(p.placeId) && problem.usualDays[p.placeId] === 0 ? [p.name] : [],
     ),
@@ -140,20 +153,31 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
   };
 }
 
+/** Where a part is at an instant: carried in or not. */
+function placeAt(part: PlanPart, itemOf: ReadonlyMap<string, PlanItem>, atMs: number): string {
+  const carriedMs = itemOf.get(`${part.partId}/carry`)?.spans[0]?.fromMs;
+  return part.carry && carriedMs !== undefined && atMs >= carriedMs ? part.carry.placeId : part.placeId;
+}
+
 function blocksOf(
+  part: PlanPart,
   op: PlanOp,
   itemOf: ReadonlyMap<string, PlanItem>,
   reading: CoatReading | undefined,
 ): readonly PlanBlock[] {
   const mend = op.coat ? itemOf.get(mendOpId(op.opId)) : undefined;
   const item = itemOf.get(op.opId);
+  const place = (i: PlanItem): string => placeAt(part, itemOf, i.spans[0]!.fromMs);
   const common = { isLook: op.isLook, runId: null, coat: null };
   return [
-    ...(mend ? [{ ...mend, ...common, kind: 'mend', what: null, isMend: true, isDust: true }] : []),
+    ...(mend
+      ? [{ ...mend, ...common, placeId: place(mend), kind: 'mend', what: null, isMend: true, isDust: true }]
+      : []),
     ...(item
       ? [
           {
             ...item,
+            placeId: place(item),
             kind: op.kind,
             what: op.what,
             isLook: op.isLook,
@@ -180,6 +204,7 @@ const coatBlock = (coat: NonNullable<PlanOp['coat']>, r: CoatReading): PlanBlock
   air: r.air.status,
   odds: r.air.odds,
   mixedMl: coat.mixedMl,
+  areaM2: coat.areaM2 ?? UNKNOWN_AREA_M2,
 });
 
 function runView({ shop }: Snapshot, problem: PlanProblem, run: Plan['runs'][number]): PlanRunView {
@@ -196,6 +221,7 @@ function runView({ shop }: Snapshot, problem: PlanProblem, run: Plan['runs'][num
     bandColour: sheet?.bandColour ?? '#888888',
     colour: run.colour,
     tool: run.tool,
+    placeId: run.placeId,
     placeName: shop.places.find((p) => p.placeId === run.placeId)?.name ?? run.placeId,
     parts: coats.map((c) => c.part.name),
     partIds: coats.map((c) => c.part.partId),
@@ -221,7 +247,8 @@ function machineView(
   };
 }
 
-const overlapMs = (a: Span, b: Span): number =>
+/** How long two spans are at the same time, ms. */
+export const overlapMs = (a: Span, b: Span): number =>
   Math.max(0, Math.min(a.toMs, b.toMs) - Math.max(a.fromMs, b.fromMs));
 const takenIn = (session: Span, plan: Plan): number =>
   plan.runs.reduce((sum, r) => sum + overlapMs(session, r), 0) +
@@ -230,81 +257,6 @@ const takenIn = (session: Span, plan: Plan): number =>
       i.runId === null ? sum + i.spans.reduce((m, s) => m + overlapMs(session, s) * i.people, 0) : sum,
     0,
   );
-
-/** Work of one session in its order, with what must be done then: else something is lost before people come again. */
-export interface SessionEntry extends Span {
-  readonly block: PlanBlock;
-  readonly lane: PlanLane;
-  readonly isMust: boolean;
-}
-export interface SessionCard {
-  readonly entries: readonly SessionEntry[];
-  readonly runs: readonly PlanRunView[];
-  /** Still on its hook when everybody goes home, and until when. */
-  readonly overnight: readonly { readonly name: string; readonly handleMs: number | null }[];
-}
-
-export function sessionCard(
-  view: Pick<PlanView, 'sessions' | 'lanes' | 'runs' | 'endMs'>,
-  index: number,
-): SessionCard {
-  const session = view.sessions[index]!;
-  const nextMs = view.sessions[index + 1]?.fromMs ?? view.endMs;
-  const all = view.lanes.flatMap((lane) =>
-    lane.blocks.flatMap((block) =>
-      block.spans.flatMap((span) =>
-        overlapMs(span, session) > 0 ? [{ ...span, block, lane, isMust: mustBe(block, nextMs) }] : [],
-      ),
-    ),
-  );
-  // What comes before a coat that cannot wait cannot wait either.
-  const must = new Map(all.filter((e) => e.isMust).map((e) => [e.lane.partId, e.fromMs]));
-  const entries = all
-    .map((e) => ({ ...e, isMust: e.fromMs <= (must.get(e.lane.partId) ?? -Infinity) }))
-    .sort((a, b) => a.fromMs - b.fromMs || a.lane.name.localeCompare(b.lane.name));
-  const overnight = view.lanes.flatMap((lane) => {
-    const last = lane.blocks.findLast((b) => b.coat && b.spans[0]!.fromMs < session.toMs);
-    const handleMs = last?.coat?.handleMs ?? null;
-    return last?.coat && (handleMs === null || handleMs > session.toMs)
-      ? [{ name: lane.name, handleMs }]
-      : [];
-  });
-  return {
-    entries,
-    runs: view.runs.filter((r) => overlapMs(r, session) > 0).sort((a, b) => a.fromMs - b.fromMs),
-    overnight,
-  };
-}
-
-const mustBe = ({ coat }: PlanBlock, nextMs: number): boolean =>
-  coat !== null && coat.shutsMs !== null && coat.shutsMs < nextMs;
-
-/** One link of the chain of what binds. */
-export interface Reason {
-  readonly opId: string;
-  readonly binds: Binding;
-}
-/** Why a piece of work is not earlier, and why what it waits for is not: back to now. */
-export function reasonChain(view: Pick<PlanView, 'lanes'>, opId: string): readonly Reason[] {
-  const byId = new Map(view.lanes.flatMap((l) => l.blocks.map((b) => [b.opId, b] as const)));
-  const out: Reason[] = [];
-  for (let id: string | null = opId; id !== null && out.length < 60;) {
-    const block = byId.get(id);
-    if (!block || out.some((r) => r.opId === id)) break;
-    out.push({ opId: id, binds: block.binds });
-    id = block.binds.opId ?? before(view, id);
-  }
-  return out;
-}
-
-/** The work before it on its part, where it did not wait for another. */
-function before(view: Pick<PlanView, 'lanes'>, opId: string): string | null {
-  for (const lane of view.lanes) {
-    const i = lane.blocks.findIndex((b) => b.opId === opId);
-    if (i > 0) return lane.blocks[i - 1]!.opId;
-  }
-  return null;
-}
 
 /** Work of a plan made before that is still to come, and what of it should be behind us. */
 export function sincePlanned(

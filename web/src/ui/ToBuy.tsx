@@ -4,8 +4,34 @@ import type { NamedBuyLine } from '@calvetta/core';
 import { CONTENT_WORDS } from '@calvetta/contract/words';
 import { useUnits } from './useUnits.ts';
 
+/** So many are in sight; the others are a touch away. */
+const IN_SIGHT = 8;
+
+interface Props {
+  /** By the day each must be here, soonest first. */
+  readonly lines: readonly NamedBuyLine[];
+  readonly zone: string;
+}
+
 /** What a plan takes and the shelf does not have by then, with the day by which it must be here. */
-export function ToBuy({ lines, zone }: { readonly lines: readonly NamedBuyLine[]; readonly zone: string }) {
+export function ToBuy({ lines, zone }: Props) {
+  const rest = lines.slice(IN_SIGHT);
+  return (
+    <>
+      <Lines lines={lines.slice(0, IN_SIGHT)} zone={zone} />
+      {rest.length === 0 ? null : (
+        <details className="text-[14px]">
+          <summary className="cursor-pointer py-1 text-quiet pointer-coarse:min-h-11">
+            {rest.length} more, later
+          </summary>
+          <Lines lines={rest} zone={zone} />
+        </details>
+      )}
+    </>
+  );
+}
+
+function Lines({ lines, zone }: Props) {
   const units = useUnits();
   return (
     <ul className="text-[14px]">

@@ -189,7 +189,7 @@ function BlockButton({ block, label, left, width, isChosen, isStop, onBlock, onD
 }
 
 /** A coat has its own colour, hands are ink, a look is hollow, what is lost is hatched. */
-function lookOf(b: PlanBlock): { background: string; border: string } {
+export function lookOf(b: PlanBlock): { background: string; border: string } {
   if (b.coat) return { background: b.coat.bandColour, border: '1px solid var(--ink)' };
   if (b.isMend)
     return {

@@ -1,10 +1,21 @@
 import { TZDate } from '@date-fns/tz';
 import { format } from 'date-fns';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { dragLimit, type DragLimit, type PlanLane, type PlanView } from '@calvetta/core';
+import {
+  dragLimit,
+  personLanes,
+  placeLanes,
+  type DragLimit,
+  type OtherLane,
+  type PlanBlock,
+  type PlanView,
+} from '@calvetta/core';
 import { columnAt, groundOf, xAt, type Column, type Ground } from './geometry.ts';
 import { LaneRow, type Dragged } from './LaneRow.tsx';
+import { OneOf } from '../../ui/Toggle.tsx';
+import { NightRow } from './NightRow.tsx';
 import { timeWords } from './planWords.ts';
+import { StackLanes } from './StackLanes.tsx';
 
 const NAMES_PX = 168;
 
@@ -17,13 +28,36 @@ interface Props {
   readonly onMove: (opId: string, sessionMs: number) => void;
 }
 
-/** Sessions side by side, parts below one another: what is done when, and how long each window lasts. */
-export function PlanChart({ view, session, onSession, opId, onBlock, onMove }: Props) {
+/** Sessions side by side, lanes below one another: what is done when, and how long each window lasts. */
+export function PlanChart(props: Props) {
+  const [by, setBy] = useState<By>('part');
+  return (
+    <div className="flex min-w-0 flex-1 flex-col gap-1">
+      <OneOf<By>
+        label="A lane for each"
+        size="line"
+        className="flex flex-wrap items-center gap-1 print:hidden"
+        options={[
+          { value: 'part', text: 'part' },
+          { value: 'person', text: 'person' },
+          { value: 'place', text: 'place' },
+        ]}
+        value={by}
+        onChange={setBy}
+      />
+      <Chart {...props} by={by} />
+    </div>
+  );
+}
+
+type ByProps = Props & { readonly by: By };
+function Chart({ by, view, session, onSession, opId, onBlock, onMove }: ByProps) {
   const ground = useMemo(() => groundOf(view), [view]);
   const [dragged, setDragged] = useState<Dragged | null>(null);
   const box = useRef<HTMLDivElement>(null);
-  const lanes = useMemo(() => byMachine(view), [view]);
-  const flat = lanes.flatMap((m) => m.lanes);
+  const machines = useMemo(() => byMachine(view), [view]);
+  const others = useMemo(() => othersOf(by, view), [by, view]);
+  const flat = by === 'part' ? machines.flatMap((m) => m.lanes) : others.map(asSteps);
   const xOf = (e: PointerEvent): number =>
     e.clientX - (box.current?.getBoundingClientRect().left ?? 0) - NAMES_PX + (box.current?.scrollLeft ?? 0);
   const drop = (): void => {
@@ -37,10 +71,11 @@ export function PlanChart({ view, session, onSession, opId, onBlock, onMove }: P
     if (to.kind === 'go') onBlock(to.opId);
     else if (opId !== null) onMove(opId, to.sessionMs);
   };
+  const lane = { view, ground, namesPx: NAMES_PX, session, chosen: opId, onBlock };
   return (
     <div
       ref={box}
-      className="relative min-w-0 flex-1 overflow-auto border border-line bg-panel"
+      className="relative min-h-0 min-w-0 flex-1 overflow-auto border border-line bg-panel"
       onPointerMove={(e) => dragged && setDragged({ ...dragged, to: columnAt(ground, xOf(e)) })}
       onPointerUp={drop}
       onPointerLeave={() => setDragged(null)}
@@ -50,30 +85,50 @@ export function PlanChart({ view, session, onSession, opId, onBlock, onMove }: P
       <div style={{ width: NAMES_PX + ground.widthPx }} className="relative">
         <Head view={view} ground={ground} session={session} onSession={onSession} />
         <RunRow view={view} ground={ground} session={session} onSession={onSession} />
-        {lanes.map((m) => (
-          <section key={m.machineId} aria-label={m.name}>
-            <h2 className="figure sticky left-0 w-fit px-2 pt-2 text-[15px]">{m.name}</h2>
-            {m.lanes.map((lane) => (
-              <LaneRow
-                key={lane.partId}
-                lane={lane}
-                view={view}
-                ground={ground}
-                namesPx={NAMES_PX}
-                session={session}
-                chosen={opId}
-                dragged={dragged}
-                onBlock={onBlock}
-                onDrag={(id) => setDragged({ opId: id, to: null })}
-              />
-            ))}
-          </section>
-        ))}
+        <NightRow view={view} ground={ground} namesPx={NAMES_PX} onSession={onSession} />
+        {by === 'part' ? (
+          machines.map((m) => (
+            <section key={m.machineId} aria-label={m.name}>
+              <h2 className="figure sticky left-0 w-fit px-2 pt-2 text-[15px]">{m.name}</h2>
+              {m.lanes.map((l) => (
+                <LaneRow
+                  key={l.partId}
+                  {...lane}
+                  lane={l}
+                  dragged={dragged}
+                  onDrag={(id) => setDragged({ opId: id, to: null })}
+                />
+              ))}
+            </section>
+          ))
+        ) : (
+          <StackLanes {...lane} lanes={others} />
+        )}
+        {by === 'person' && others.length === 0 ? <NobodyNamed /> : null}
         <Lines view={view} ground={ground} />
       </div>
     </div>
   );
 }
+
+const NobodyNamed = () => (
+  <p className="sticky left-0 w-fit p-3 text-quiet">
+    This plan counts people and does not name them. Ask for one with “each as they said”, and each has a lane.
+  </p>
+);
+
+const othersOf = (by: By, view: PlanView): readonly OtherLane[] =>
+  by === 'person' ? (personLanes(view) ?? []) : by === 'place' ? placeLanes(view) : [];
+
+type By = 'part' | 'person' | 'place';
+
+/** A lane as keys go along it; its work is moved among its part's. */
+const asSteps = (lane: OtherLane): StepLane => ({
+  blocks: lane.rows
+    .flat()
+    .sort((a, b) => a.fromMs - b.fromMs)
+    .map((b) => ({ opId: b.opId, spans: [b], isMend: true })),
+});
 
 function byMachine(view: PlanView) {
   return view.machines.map((m) => ({
@@ -85,9 +140,12 @@ function byMachine(view: PlanView) {
 type Step =
   { readonly kind: 'go'; readonly opId: string } | { readonly kind: 'move'; readonly sessionMs: number };
 
+interface StepLane {
+  readonly blocks: readonly Pick<PlanBlock, 'opId' | 'spans' | 'isMend'>[];
+}
 /** What an arrow does: along a part, to the next part, or with Shift the work itself to another session. */
 function stepTo(
-  lanes: readonly PlanLane[],
+  lanes: readonly StepLane[],
   { columns }: Ground,
   opId: string | null,
   e: KeyboardEvent,
@@ -118,8 +176,8 @@ function stepTo(
   return next ? { kind: 'go', opId: next.opId } : null;
 }
 
-function nearest(lane: PlanLane, atMs: number): string | null {
-  const away = (b: PlanLane['blocks'][number]): number => Math.abs(b.spans[0]!.fromMs - atMs);
+function nearest(lane: StepLane, atMs: number): string | null {
+  const away = (b: StepLane['blocks'][number]): number => Math.abs(b.spans[0]!.fromMs - atMs);
   return [...lane.blocks].sort((a, b) => away(a) - away(b))[0]?.opId ?? null;
 }
 
@@ -218,7 +276,7 @@ function Lines({ view, ground }: { readonly view: PlanView; readonly ground: Gro
       className={`pointer-events-none absolute top-[78px] bottom-0 border-l ${look}`}
       style={{ left: NAMES_PX + xAt(ground, ms) }}
     >
-      <span className="figure sticky top-[112px] ml-1 bg-panel/85 text-[12px] text-quiet">{text}</span>
+      <span className="figure sticky top-[142px] ml-1 bg-panel/85 text-[12px] text-quiet">{text}</span>
     </div>
   );
   return (
