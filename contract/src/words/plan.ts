@@ -78,6 +78,7 @@ export const BIND_WORDS: Readonly<Record<BindKind, string>> = {
   room: 'there is no room to hang it',
   thing: 'bath, oven, cabinet, hoist or compressor is taken',
   bare: 'the metal must be coated before it rusts again',
+  shared: 'it waits to share a gun-load, or for work that goes before it',
   pin: 'it was pinned',
 };
 

@@ -4,7 +4,7 @@ import { blockAt, carriedFirst, isTooLong } from './blocks.ts';
 import { filmNow, windowOf } from './films.ts';
 import { skillOf } from './hands.ts';
 import { isMend, mendOpId } from './ids.ts';
-import { Placing } from './placing.ts';
+import { Placing, type Delays } from './placing.ts';
 import type { Plan, PlanAsks, PlanLack, PlanOp, PlanPart, PlanProblem, Skill } from './problem.ts';
 import type { PlanReading } from './reading.ts';
 import { RunBook } from './runBook.ts';
@@ -25,6 +25,14 @@ const MOST_NODES = 60;
 export const mendMinutes = (areaM2: number | null): number =>
   Math.ceil(10 + 25 * (areaM2 ?? UNKNOWN_AREA_M2));
 
+interface Placed {
+  readonly part: PlanPart;
+  readonly key: string;
+  readonly mark: { readonly table: number; readonly items: number; readonly left: number };
+}
+const isSame = (a: Placed, b: Pick<Placed, 'part' | 'key'> | undefined): boolean =>
+  a.part === b?.part && a.key === b.key;
+
 /** Makes a plan of parts in an order: each piece of work as early as everything before it lets it be. */
 export class Decoder {
   private readonly problem: PlanProblem;
@@ -32,12 +40,12 @@ export class Decoder {
   private readonly table: Timetable;
   private readonly shared: Shared;
   private readonly placing: Placing;
-  private readonly notBefore: ReadonlyMap<string, number>;
-  /** By work, where it was planned for later than it could be. */
-  private readonly earliest: ReadonlyMap<string, number>;
+  private readonly delays: Delays;
   private readonly pins: ReadonlyMap<string, number>;
   private readonly runs: RunBook;
   private readonly left: PlanAsks[] = [];
+  /** Parts that stand, in their order, with how things were before each. */
+  private readonly placed: Placed[] = [];
   private nodes = 0;
   /** Where the last attempt that failed had begun. */
   private triedMs = 0;
@@ -50,19 +58,54 @@ export class Decoder {
   ) {
     this.problem = problem;
     this.weather = weather;
-    this.notBefore = notBefore;
-    this.earliest = earliest;
+    this.delays = { notBefore, earliest };
     this.table = new Timetable(problem.sessions);
     this.runs = new RunBook(this.table);
     this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p.sessionMs]));
     this.shared = new Shared(problem, weather, this.table);
-    const { table, shared, runs, pins } = this;
-    this.placing = new Placing({ problem, weather, table, shared, runs, pins, earliest });
+    const { table, shared, runs, pins, delays } = this;
+    this.placing = new Placing({ problem, weather, table, shared, runs, pins, delays });
   }
 
   plan(order: readonly PlanPart[]): Plan {
     for (const part of order) this.part(part);
     return this.asPlan();
+  }
+
+  /**
+   * The same as `plan` by another decoder with these delays, but begun where they first differ from what this one has placed: of two plans
+   * that begin alike the beginning is placed once.
+   */
+  again(
+    order: readonly PlanPart[],
+    notBefore: ReadonlyMap<string, number>,
+    earliest: ReadonlyMap<string, number>,
+  ): Plan {
+    Object.assign(this.delays, { notBefore, earliest });
+    const placed = order.map((part) => ({ part, key: this.delaysOf(part) }));
+    let same = 0;
+    while (same < this.placed.length && isSame(this.placed[same]!, placed[same])) same++;
+    const from = this.placed[same]?.mark;
+    if (from) {
+      this.table.back(from.table);
+      this.placing.items.length = from.items;
+      this.left.length = from.left;
+    }
+    this.placed.length = same;
+    for (const p of placed.slice(same)) {
+      const mark = { table: this.table.mark(), items: this.placing.items.length, left: this.left.length };
+      this.placed.push({ ...p, mark });
+      this.part(p.part);
+    }
+    const { items, left, ...plan } = this.asPlan();
+    return { ...plan, items: [...items], left: [...left] };
+  }
+
+  /** What a part's place in a plan hangs on besides those before it. */
+  private delaysOf({ partId, ops }: PlanPart): string {
+    const { notBefore, earliest } = this.delays;
+    const waits = ops.flatMap((o) => (earliest.has(o.opId) ? [`${o.opId} ${earliest.get(o.opId)}`] : []));
+    return [notBefore.get(partId) ?? 0, ...waits].join();
   }
 
   /** Leaves work of a plan where it is, before anything is placed around it. */
@@ -150,7 +193,7 @@ export class Decoder {
   }
 
   private begin(way: Way): Ready {
-    return later(way.ready, this.notBefore.get(way.part.partId) ?? 0, 'pin');
+    return later(way.ready, this.delays.notBefore.get(way.part.partId) ?? 0, 'shared');
   }
 
   /**
@@ -219,7 +262,7 @@ export class Decoder {
   }
 
   private nudged(way: Way, block: readonly PlanOp[], from: Ready): PlanLack | null {
-    let at = later(from, this.earliest.get(block[0]!.opId) ?? 0, 'pin');
+    let at = later(from, this.delays.earliest.get(block[0]!.opId) ?? 0, 'shared');
     const { sessions } = this.problem;
     for (let i = 0; i < MOST_NUDGES; i++) {
       const s = sessions[this.table.sessionAt(at.ms)];

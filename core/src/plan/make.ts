@@ -1,4 +1,5 @@
 import { seededRandom, type Random } from '../base/random.ts';
+import { MINUTE_MS, type Span } from '../base/time.ts';
 import { checkPlan, type Breach } from './check.ts';
 import { costOf, type PlanCost } from './cost.ts';
 import { Decoder } from './decode.ts';
@@ -21,10 +22,11 @@ export interface MakingStep {
   readonly isBetter: boolean;
 }
 
-/** What is varied: the order in which parts are given their places, and from which session on one begins. */
+/** What is varied: the order in which parts are given their places, from which session on one begins, and for which one of its coats waits. */
 interface Genes {
   readonly order: readonly PlanPart[];
   readonly notBefore: ReadonlyMap<string, number>;
+  readonly waits: ReadonlyMap<string, number>;
 }
 
 /** Shares of the moves, tried on a prototype (docs/plan.md 13). */
@@ -33,6 +35,15 @@ const MOST_TAKEN_OUT = 0.5;
 const START_TEMPERATURE = 0.02;
 const COOLING = 0.997;
 const SHUFFLES = 6;
+/** After so many tries without a better one the search is warmed up again, so far. */
+const STALE = 150;
+const REHEATED = 0.1;
+const WAIT_SHARE = 0.5;
+/** Into its session a gun-load is begun so late at times, minutes: other work comes before it. */
+const LATER_MIN = [0, 0, 0, 30, 60, 90];
+const UNWAIT_SHARE = 0.2;
+/** Gun-loads so many sessions apart may become one. */
+const GATHERED_SESSIONS = 3;
 
 /**
  * Makes plans, each at least as good as the one before: take what is best whenever it must do. The same problem and seed give the
@@ -41,19 +52,21 @@ const SHUFFLES = 6;
 export function* makePlans(problem: PlanProblem, from: readonly string[] = []): Generator<MakingStep, never> {
   const weather = new PlanWeather(problem);
   const random = seededRandom(problem.ask.seed);
-  const make = ({ order, notBefore }: Genes): MadePlan => {
-    const plan = new Decoder(problem, weather, notBefore).plan(order);
+  const decoder = new Decoder(problem, weather);
+  const make = ({ order, notBefore, waits }: Genes): MadePlan => {
+    const plan = decoder.again(order, notBefore, waits);
     const reading = readPlan(problem, weather, plan);
     return { plan, reading, cost: costOf(problem, plan, reading) };
   };
-  let at: Genes = { order: firstOrder(problem, from), notBefore: new Map() };
+  let at: Genes = { order: firstOrder(problem, from), notBefore: new Map(), waits: new Map() };
   let here = make(at);
-  let best = here;
+  let [best, bestAt] = [here, at];
   let tried = 1;
+  let betterAt = 1;
   let temperature = START_TEMPERATURE;
   yield { tried, last: here, best, isBetter: true };
   for (;;) {
-    const genes = tried <= SHUFFLES ? shuffled(at, random) : moved(problem, at, here, random);
+    const genes = tried <= SHUFFLES ? shuffled(at, random) : varied(problem, at, here, random);
     const next = make(genes);
     tried++;
     const isBetter = next.cost.total < best.cost.total;
@@ -64,6 +77,13 @@ export function* makePlans(problem: PlanProblem, from: readonly string[] = []): 
       here = next;
     }
     temperature = Math.max(1e-4, temperature * COOLING);
+    // Stuck: from the best once more, and warmer, so that it may go over what lies about it.
+    if (isBetter) {
+      bestAt = genes;
+      betterAt = tried;
+    } else if (tried - betterAt > STALE) {
+      [at, here, betterAt, temperature] = [bestAt, best, tried, REHEATED];
+    }
     yield { tried, last: next, best, isBetter };
   }
 }
@@ -142,13 +162,42 @@ function firstOrder({ parts, machines }: PlanProblem, from: readonly string[]): 
   );
 }
 
-function shuffled({ order, notBefore }: Genes, random: Random): Genes {
+/** Coats wait for one another, or work is placed in another order. */
+const varied = (problem: PlanProblem, at: Genes, here: MadePlan, random: Random): Genes =>
+  (random() < WAIT_SHARE ? gathered(at, here, random) : null) ?? moved(problem, at, here, random);
+
+/**
+ * A gun-load, or all of the same paint a few sessions about it, is gathered in one session: its coats wait until then, while all other work of
+ * their parts stays as early as it goes. A shared gun-load pays for waiting. Or what waits does not any more. Null: there is none.
+ */
+function gathered(at: Genes, here: MadePlan, random: Random): Genes | null {
+  const { runs, sessions } = here.plan;
+  const waits = new Map(at.waits);
+  const run = pick(runs, random);
+  if (!run) return null;
+  if (random() < UNWAIT_SHARE) {
+    for (const opId of run.opIds) waits.delete(opId);
+    return { ...at, waits };
+  }
+  const nth = (r: Span): number => sessions.findIndex((s) => s.fromMs <= r.fromMs && r.fromMs < s.toMs);
+  const about = runs.filter((r) => isAlike(r, run) && Math.abs(nth(r) - nth(run)) <= GATHERED_SESSIONS);
+  const some = random() < 0.5 ? about : [run];
+  const to = sessions[nth(pick(about, random)!) + pick([-1, 0, 0, 1], random)!];
+  if (!to) return null;
+  const atMs = to.fromMs + pick(LATER_MIN, random)! * MINUTE_MS;
+  for (const opId of some.flatMap((r) => r.opIds)) waits.set(opId, atMs);
+  return { ...at, waits };
+}
+const isAlike = (a: Plan['runs'][number], b: Plan['runs'][number]): boolean =>
+  a.sheetId === b.sheetId && a.colour === b.colour && a.tool === b.tool && a.placeId === b.placeId;
+
+function shuffled({ order, ...rest }: Genes, random: Random): Genes {
   const out = [...order];
   for (let i = out.length - 1; i > 0; i--) {
     const j = Math.floor(random() * (i + 1));
     [out[i], out[j]] = [out[j]!, out[i]!];
   }
-  return { order: out, notBefore };
+  return { ...rest, order: out };
 }
 
 /** Takes some parts out and puts them back elsewhere in the order, some to begin later: a shared run pays for waiting. */
@@ -166,15 +215,14 @@ function moved(problem: PlanProblem, at: Genes, here: MadePlan, random: Random):
     const session = problem.sessions[n];
     if (session) notBefore.set(part.partId, session.fromMs);
   }
-  return { order: rest, notBefore };
+  return { order: rest, notBefore, waits: at.waits };
 }
 
 /** Parts to take out: any, those of one run, or those with trouble first. */
 function chosen(here: MadePlan, order: readonly PlanPart[], size: number, random: Random): PlanPart[] {
-  const pick = <T>(list: readonly T[]): T | undefined => list[Math.floor(random() * list.length)];
   const kind = random();
   if (kind < 0.3) {
-    const run = pick(here.plan.runs);
+    const run = pick(here.plan.runs, random);
     const ids = new Set(run?.opIds.map((id) => id.split('/')[0]!));
     const ofRun = order.filter((p) => ids.has(p.partId));
     if (ofRun.length > 0) return ofRun;
@@ -185,7 +233,10 @@ function chosen(here: MadePlan, order: readonly PlanPart[], size: number, random
       ...[...here.reading.coats].flatMap(([id, c]) => (c.isMended ? [id.split('/')[0]!] : [])),
     ]);
     const list = order.filter((p) => inTrouble.has(p.partId));
-    if (list.length > 0) return Array.from({ length: Math.min(size, 3) }, () => pick(list)!);
+    if (list.length > 0) return Array.from({ length: Math.min(size, 3) }, () => pick(list, random)!);
   }
-  return Array.from({ length: size }, () => pick(order)!);
+  return Array.from({ length: size }, () => pick(order, random)!);
 }
+
+const pick = <T>(list: readonly T[], random: Random): T | undefined =>
+  list[Math.floor(random() * list.length)];

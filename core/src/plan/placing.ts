@@ -32,8 +32,13 @@ export interface Ground {
   readonly shared: Shared;
   readonly runs: RunBook;
   readonly pins: ReadonlyMap<string, number>;
-  /** By work, where it was planned for later than it could be. */
-  readonly earliest: ReadonlyMap<string, number>;
+  readonly delays: Delays;
+}
+
+/** What is begun later than it could be: parts, and single pieces of work. */
+export interface Delays {
+  notBefore: ReadonlyMap<string, number>;
+  earliest: ReadonlyMap<string, number>;
 }
 
 /** Places one piece of work after another, each as early as what it follows, hands, air and things let it be. */
@@ -50,7 +55,7 @@ export class Placing {
     const ready = this.readyFor(way, op);
     if (ready === null) return false;
     const pinMs = this.on.pins.get(op.opId);
-    const due = later(ready, this.on.earliest.get(op.opId) ?? 0, 'pin');
+    const due = later(ready, this.on.delays.earliest.get(op.opId) ?? 0, 'shared');
     const at = pinMs === undefined ? due : later(due, pinMs, 'pin');
     if (op.coat) return this.coat(way, op, at, pinMs ?? null);
     if (op.handsMin === 0) {

@@ -236,6 +236,7 @@ export const BIND_KINDS = [
   'room',
   'thing',
   'bare',
+  'shared',
   'pin',
 ] as const;
 export type BindKind = (typeof BIND_KINDS)[number];

@@ -74,8 +74,13 @@ export class Timetable {
   /** Whether one more of a skill finds hands in a slot. */
   private isManned(session: number, slot: number, skill: Skill | null): boolean {
     if (skill === null) return true;
-    const taken = (s: Skill): number => this.skilled[s][session]![slot]! + (s === skill ? 1 : 0);
-    return isManned(this.caps[session]!, taken('masked'), taken('spray'), taken('blast'));
+    const { masked, spray, blast } = this.skilled;
+    return isManned(
+      this.caps[session]!,
+      masked[session]![slot]! + (skill === 'masked' ? 1 : 0),
+      spray[session]![slot]! + (skill === 'spray' ? 1 : 0),
+      blast[session]![slot]! + (skill === 'blast' ? 1 : 0),
+    );
   }
 
   take(session: number, span: Span, people: number, skill: Skill | null): void {
