@@ -18,7 +18,7 @@ import { print } from './print.ts';
 print('stage clocks: 400 parts × 30 days of minute readings, one nominal stage each', benchClocks());
 print('dew point, per call', benchDewPoint());
 print('advice on a route', benchAdvice());
-print('a plan: the demo’s locomotive over twelve weeks', benchPlan());
+print('plans: one machine, five, and thirty', await benchPlan());
 print('what was found: causes, pits, rust', benchInspect());
 print('what a leftover can paint, and what to buy', await benchShelf());
 print('JavaScript of the first screen', benchFirstScreen());
