@@ -180,15 +180,12 @@ function partOf(
     placeId: part.placeId!,
     substrate: part.row.substrate,
     isOutdoors: isOutdoors(part.placeId),
+    warmsMs: Math.min(MOST_WARM_UP_MS, WARM_UP_TAUS * 1000 * (part.lagFit?.tauS ?? part.lag?.tauS ?? 0)),
     surface: { track, days: track, warm: warmOf(ground, part, part.placeId, false) },
     carry: isCarried
       ? {
           placeId: coatPlaceId!,
           isOutdoors: isOutdoors(coatPlaceId),
-          warmsMs: Math.min(
-            MOST_WARM_UP_MS,
-            WARM_UP_TAUS * 1000 * (part.lagFit?.tauS ?? part.lag?.tauS ?? 0),
-          ),
           surfaceFrom: (atMs) => {
             // Past the forecast one evening is like another: what has no film on it yet is taken as if it had stood there.
             if (films.length === 0 && atMs >= frame.forecastEndMs) return { track: days, days, warm };

@@ -1,5 +1,6 @@
 import type { Span } from '../base/time.ts';
 import { nightsOf } from './nights.ts';
+import { cutsOf, heatBy, type Cut, type HeatBy } from './onTheDay.ts';
 import { overlapMs, type PlanBlock, type PlanLane, type PlanRunView, type PlanView } from './view.ts';
 
 /** Work of one session in its order, with what must be done then: else something is lost before people come again. */
@@ -9,6 +10,10 @@ export interface SessionEntry extends Span {
   readonly isMust: boolean;
 }
 export interface SessionCard {
+  /** Places that must be warm before. */
+  readonly heat: readonly HeatBy[];
+  /** What lays metal bare may not be begun after these. */
+  readonly cuts: readonly Cut[];
   readonly entries: readonly SessionEntry[];
   readonly runs: readonly PlanRunView[];
   /** Still on its hook when everybody goes home, and until when. */
@@ -16,7 +21,7 @@ export interface SessionCard {
 }
 
 export function sessionCard(
-  view: Pick<PlanView, 'sessions' | 'lanes' | 'runs' | 'endMs'>,
+  view: Pick<PlanView, 'sessions' | 'lanes' | 'runs' | 'endMs' | 'places' | 'heated'>,
   index: number,
 ): SessionCard {
   const session = view.sessions[index]!;
@@ -34,6 +39,8 @@ export function sessionCard(
     .map((e) => ({ ...e, isMust: e.fromMs <= (must.get(e.lane.partId) ?? -Infinity) }))
     .sort((a, b) => a.fromMs - b.fromMs || a.lane.name.localeCompare(b.lane.name));
   return {
+    heat: heatBy(view, entries),
+    cuts: cutsOf(view, session),
     entries,
     runs: view.runs.filter((r) => overlapMs(r, session) > 0).sort((a, b) => a.fromMs - b.fromMs),
     overnight: nightsOf(view)[index]!.parts.map((p) => ({ name: p.name, handleMs: p.untilMs })),

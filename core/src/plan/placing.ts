@@ -106,9 +106,9 @@ export class Placing {
   }
 
   private carry(way: Way, atMs: number): void {
-    const { placeId, isOutdoors, warmsMs, surfaceFrom } = way.part.carry!;
+    const { placeId, isOutdoors, surfaceFrom } = way.part.carry!;
     way.placeId = placeId;
-    way.warmMs = atMs + warmsMs;
+    way.warmMs = atMs + way.part.warmsMs;
     way.stand = { surface: surfaceFrom(atMs), isOutdoors };
     way.tops = way.tops.map((t) => ({ ...t, laid: carried(t.laid, way.stand) }));
     // What it had left where it stood is no more for being carried, and less where it is damper.

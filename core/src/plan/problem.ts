@@ -142,14 +142,14 @@ export interface PlanPart {
   readonly placeId: string;
   readonly substrate: Substrate;
   readonly isOutdoors: boolean;
+  /** So long it takes to be as warm as a place it comes into, or that is heated. */
+  readonly warmsMs: number;
   /** Its own temperature as far as the plan looks, while it stays. Parts that stand alike share one. */
   readonly surface: PlanSurface;
   /** Where its coats are laid, when that is elsewhere, and its surface once it is carried there at an instant. */
   readonly carry: {
     readonly placeId: string;
     readonly isOutdoors: boolean;
-    /** So long it stands there before a coat: until it is as warm as the place. */
-    readonly warmsMs: number;
     readonly surfaceFrom: (atMs: number) => PlanSurface;
   } | null;
   /** What is on its faces now. */

@@ -1,6 +1,7 @@
 import type { GateStatus } from '../air/gate.ts';
 import type { Span } from '../base/time.ts';
 import { jobKey } from '../shop/job.ts';
+import { productMix, productTraits } from '../shop/shelf.ts';
 import type { Snapshot } from '../shop/snapshot.ts';
 import { boundOf } from './bound.ts';
 import { buyListOf } from './buy.ts';
@@ -21,6 +22,7 @@ import type {
 } from './problem.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import type { CoatReading } from './reading.ts';
+import { runMix, type RunMix } from './onTheDay.ts';
 import { unfitOf, type Unfit } from './unfit.ts';
 
 /** A piece of work as it is drawn and told. */
@@ -33,6 +35,8 @@ export interface PlanBlock {
   readonly isLook: boolean;
   readonly isMend: boolean;
   readonly isDust: boolean;
+  /** It lays metal bare. */
+  readonly bares: boolean;
   readonly runId: string | null;
   /** Where it is done. */
   readonly placeId: string;
@@ -60,6 +64,8 @@ export interface PlanLane {
   readonly name: string;
   readonly machineId: string;
   readonly blocks: readonly PlanBlock[];
+  /** So long it takes to be as warm as its place. */
+  readonly warmsMs: number;
   readonly finishedMs: number | null;
 }
 export interface PlanRunView extends Span {
@@ -76,6 +82,8 @@ export interface PlanRunView extends Span {
   readonly jobKey: string;
   readonly mixes: number;
   readonly mixedMl: number | null;
+  /** What one of its mixes is poured from; null: an area is not known. */
+  readonly mix: RunMix | null;
 }
 export interface PlanMachineView {
   readonly machineId: string;
@@ -110,6 +118,8 @@ export interface PlanView {
   readonly toBuy: ReturnType<typeof buyListOf>;
   /** Where work is done, in the shop's order. */
   readonly places: readonly { readonly placeId: string; readonly name: string }[];
+  /** Places that are heated, all the time or for a span, and to what. */
+  readonly heated: readonly (Span & { readonly placeId: string; readonly airC: number })[];
   /** When the air keeps coats out, by place. */
   readonly unfit: readonly Unfit[];
   /** Places of which too little is known to plan past the forecast. */
@@ -124,6 +134,7 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     partId: part.partId,
     name: part.name,
     machineId: part.machineId,
+    warmsMs: part.warmsMs,
     finishedMs: reading.finishedMs.get(part.partId) ?? null,
     blocks: part.ops.flatMap((op) => blocksOf(part, op, reading.itemOf, reading.coats.get(op.opId))),
   }));
@@ -145,6 +156,12 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     breaches: checkPlan(problem, plan),
     toBuy: buyListOf(snapshot, problem.parts, plan),
     places: shop.places.flatMap((p) => (used.has(p.placeId) ? [{ placeId: p.placeId, name: p.name }] : [])),
+    heated: [
+      ...shop.places.flatMap(({ placeId, setpointC }) =>
+        setpointC === null ? [] : [{ placeId, airC: setpointC, fromMs: problem.nowMs, toMs: problem.endMs }],
+      ),
+      ...problem.ask.heat,
+    ],
     unfit: unfitOf(problem, plan),
     blindPlaces: shop.places.flatMap((p) =>
       used.has(p.placeId) && problem.usualDays[p.placeId] === 0 ? [p.name] : [],
@@ -171,7 +188,18 @@ function blocksOf(
   const common = { isLook: op.isLook, runId: null, coat: null };
   return [
     ...(mend
-      ? [{ ...mend, ...common, placeId: place(mend), kind: 'mend', what: null, isMend: true, isDust: true }]
+      ? [
+          {
+            ...mend,
+            ...common,
+            placeId: place(mend),
+            kind: 'mend',
+            what: null,
+            isMend: true,
+            isDust: true,
+            bares: op.bares !== null,
+          },
+        ]
       : []),
     ...(item
       ? [
@@ -183,6 +211,7 @@ function blocksOf(
             isLook: op.isLook,
             isMend: false,
             isDust: op.makesDust,
+            bares: op.bares !== null,
             coat: op.coat && reading ? coatBlock(op.coat, reading) : null,
           },
         ]
@@ -207,12 +236,14 @@ const coatBlock = (coat: NonNullable<PlanOp['coat']>, r: CoatReading): PlanBlock
   areaM2: coat.areaM2 ?? UNKNOWN_AREA_M2,
 });
 
-function runView({ shop }: Snapshot, problem: PlanProblem, run: Plan['runs'][number]): PlanRunView {
+function runView(snapshot: Snapshot, problem: PlanProblem, run: Plan['runs'][number]): PlanRunView {
+  const { shop } = snapshot;
   const sheet = shop.sheets.get(run.sheetId);
   const coats = run.opIds.flatMap((id) =>
     problem.parts.flatMap((p) => p.ops.flatMap((o) => (o.opId === id ? [{ part: p, coat: o.coat! }] : []))),
   );
   const ml = coats.map((c) => c.coat.mixedMl);
+  const mixedMl = ml.some((m) => m === null) ? null : ml.reduce<number>((sum, m) => sum + m!, 0);
   return {
     runId: run.runId,
     fromMs: run.fromMs,
@@ -227,7 +258,11 @@ function runView({ shop }: Snapshot, problem: PlanProblem, run: Plan['runs'][num
     partIds: coats.map((c) => c.part.partId),
     jobKey: jobKey(run),
     mixes: run.mixes,
-    mixedMl: ml.some((m) => m === null) ? null : ml.reduce<number>((sum, m) => sum + m!, 0),
+    mixedMl,
+    mix:
+      mixedMl === null || !sheet
+        ? null
+        : runMix(mixedMl, run.mixes, productMix(productTraits(snapshot, sheet.productId)), shop.cups),
   };
 }
 

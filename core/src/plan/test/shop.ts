@@ -123,6 +123,7 @@ export function part(partId: string, track: readonly SurfaceStretch[], ops: read
     placeId: 'booth',
     substrate: 'steel-plate',
     isOutdoors: false,
+    warmsMs: 0,
     surface: { track, days: track, warm: null },
     carry: null,
     films: [],

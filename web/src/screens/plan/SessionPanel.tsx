@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { sessionCard, type PlanView, type SessionEntry } from '@calvetta/core';
+import { sessionCard, type PlanView, type SessionCard, type SessionEntry } from '@calvetta/core';
 import { CAUTION_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { clockTime, dayAndTime } from '../../ui/time.ts';
@@ -17,6 +17,7 @@ interface Props {
 
 /** One session as a card in the order of its work: what must be done then, what may slip, what hangs overnight. */
 export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
+  const units = useUnits();
   const session = view.sessions[index];
   if (!session) return null;
   const card = sessionCard(view, index);
@@ -30,6 +31,12 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
       </h2>
       <WhoDoesWhat view={view} index={index} card={card} />
       {card.entries.length === 0 ? <p className="text-quiet">Nothing is planned for it.</p> : null}
+      {card.heat.map((h) => (
+        <p key={h.placeId} className="text-[14px]">
+          <span className="figure">{h.placeName} warm</span>, {units.temp(h.airC, 0)}, by{' '}
+          {timeWords(h.byMs, view)}: castings follow hours later.
+        </p>
+      ))}
       {card.runs.map((r) => (
         <RunLine key={r.runId} run={r} zone={view.zone} isNow={index === 0} />
       ))}
@@ -47,6 +54,7 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
           <Entries entries={may} view={view} opId={opId} onBlock={onBlock} />
         </>
       ) : null}
+      <Cuts cuts={card.cuts} view={view} />
       <Overnight card={card} view={view} />
       <Cautions entries={card.entries} />
       <div className="flex flex-wrap gap-2 print:hidden">
@@ -82,7 +90,8 @@ function RunLine({
       : {clockTime(run.fromMs, zone)}–{clockTime(run.toMs, zone)} with setting up and cleaning,{' '}
       {run.parts.length === 1 ? 'one coat' : `${run.parts.length} coats`},{' '}
       {run.mixedMl === null ? 'area not known' : `mix ${units.volume(run.mixedMl)}`}
-      {run.mixes > 1 ? ` in ${run.mixes} mixes` : ''}. {run.placeName}.{' '}
+      {run.mixes > 1 ? ` in ${run.mixes} mixes` : ''}
+      <Mix run={run} />. {run.placeName}.{' '}
       {isNow ? (
         <Link
           className="underline underline-offset-2 print:hidden"
@@ -93,6 +102,37 @@ function RunLine({
       ) : null}
     </p>
   );
+}
+
+const MIX_WORDS = { a: 'A', b: 'B', thinner: 'thinner' } as const;
+/** What one mix is poured from, and the marks on the cup. */
+function Mix({ run: { mix, mixes } }: { readonly run: PlanView['runs'][number] }) {
+  const units = useUnits();
+  if (!mix) return null;
+  const parts = [
+    `A ${units.volume(mix.aMl)}`,
+    ...(mix.bMl > 0 ? [`B ${units.volume(mix.bMl)}`] : []),
+    ...(mix.thinnerMl >= 1 ? [`thinner ${units.volume(mix.thinnerMl)}`] : []),
+  ];
+  const marks = mix.cup?.marks.map((m) => `${MIX_WORDS[m.part]} to ${m.heightMm.toFixed(0)} mm`);
+  return (
+    <span className="text-[13px] text-quiet">
+      {' '}
+      ({mixes > 1 ? 'each ' : ''}
+      {parts.join(', ')}
+      {mix.cup ? `; ${mix.cup.name}: ${marks!.join(', ')}` : ''})
+    </span>
+  );
+}
+
+/** What lays metal bare may not be begun after these. */
+function Cuts({ cuts, view }: { readonly cuts: SessionCard['cuts']; readonly view: PlanView }) {
+  return cuts.map((c) => (
+    <p key={c.block.opId} className="border-l-4 border-warn pl-2 text-[14px]">
+      After <span className="figure">{clockTime(c.lastMs, view.zone)}</span> do not begin on {c.partName}:{' '}
+      {blockWords(c.block)}. It could not be coated before it rusts again.
+    </p>
+  ));
 }
 
 function Entries({

@@ -1,0 +1,88 @@
+import { cupFullMl, cupMarks, type CupMark } from '../mix/cup.ts';
+import type { CupView } from '../shop/state.ts';
+import type { PlanBlock, PlanLane, PlanView } from './view.ts';
+
+/** What one mix of a gun-load is poured from, and up to where in a cup of the shop's. */
+export interface RunMix {
+  readonly aMl: number;
+  readonly bMl: number;
+  readonly thinnerMl: number;
+  /** The smallest cup that holds it; null: the shop has none so large. */
+  readonly cup: { readonly name: string; readonly marks: readonly CupMark[] } | null;
+}
+
+/** One of so many equal mixes: A and B by the recipe, thinner on both. Pure. */
+export function runMix(
+  mixedMl: number,
+  mixes: number,
+  { bPerA, thinPct }: { readonly bPerA: number; readonly thinPct: number },
+  cups: readonly CupView[],
+): RunMix {
+  const each = mixedMl / mixes;
+  const aMl = each / (1 + bPerA);
+  const batch = { aMl, bMl: aMl * bPerA, thinnerMl: (each * thinPct) / 100 };
+  const totalMl = each + batch.thinnerMl;
+  const cup = [...cups]
+    .filter((c) => cupFullMl(c) >= totalMl)
+    .sort((a, b) => cupFullMl(a) - cupFullMl(b) || (a.cupId < b.cupId ? -1 : 1))[0];
+  const marks = cup && cupMarks(cup, batch);
+  return { ...batch, cup: cup && marks?.ok ? { name: cup.name, marks: marks.value } : null };
+}
+
+/** A place that has to be warm by then, so that what is coated in it is as warm as it. */
+export interface HeatBy {
+  readonly placeId: string;
+  readonly placeName: string;
+  readonly airC: number;
+  readonly byMs: number;
+}
+
+/** Heat that a session's coats need before they are begun: castings are as warm as their place hours later. Pure. */
+export function heatBy(
+  view: Pick<PlanView, 'places' | 'heated'>,
+  coats: readonly { readonly lane: PlanLane; readonly block: PlanBlock }[],
+): readonly HeatBy[] {
+  return view.places.flatMap(({ placeId, name }): HeatBy[] => {
+    const here = coats.filter((c) => c.block.coat !== null && c.block.placeId === placeId);
+    const heat = view.heated.find(
+      (h) =>
+        h.placeId === placeId &&
+        here.some((c) => h.fromMs <= c.block.spans[0]!.fromMs && c.block.spans[0]!.fromMs < h.toMs),
+    );
+    if (!heat) return [];
+    const byMs = Math.min(...here.map((c) => c.block.spans[0]!.fromMs - c.lane.warmsMs));
+    return [{ placeId, placeName: name, airC: heat.airC, byMs: Math.max(byMs, heat.fromMs) }];
+  });
+}
+
+/** After this work that lays metal bare may not be begun: it could not be coated any more before it is out. */
+export interface Cut {
+  readonly partName: string;
+  readonly block: PlanBlock;
+  readonly lastMs: number;
+}
+
+/**
+ * Until when in its session work that lays metal bare may still be begun: as much later as its gun-load may end before the session does, or,
+ * where the coat comes another day, before the metal is out. What is bared with nothing to follow has no line. Pure.
+ */
+export function cutsOf(
+  view: Pick<PlanView, 'lanes' | 'runs'>,
+  session: { readonly fromMs: number; readonly toMs: number },
+): readonly Cut[] {
+  return view.lanes.flatMap((lane): Cut[] => {
+    const at = lane.blocks.findLastIndex(
+      (b) => b.bares && session.fromMs <= b.spans[0]!.fromMs && b.spans[0]!.fromMs < session.toMs,
+    );
+    const block = lane.blocks[at];
+    const coat = lane.blocks.slice(at + 1).find((b) => b.coat);
+    if (!block || !coat || lane.blocks.slice(at + 1, lane.blocks.indexOf(coat)).some((b) => b.bares))
+      return [];
+    const run = view.runs.find((r) => r.runId === coat.runId);
+    const isSame = coat.spans[0]!.fromMs < session.toMs;
+    const spareMs = isSame ? session.toMs - (run?.toMs ?? coat.spans[0]!.toMs) : coat.coat!.slackMs;
+    return spareMs === null
+      ? []
+      : [{ partName: lane.name, block, lastMs: block.spans[0]!.fromMs + Math.max(0, spareMs) }];
+  });
+}
