@@ -160,3 +160,24 @@ describe('what somebody else does elsewhere', () => {
   it('asks for no blaster of ours', () =>
     expect(short(ops).filter((o) => /strip.*blast/.test(o))).toEqual([]));
 });
+
+describe('sessions that are only supposed, and a part’s own days', () => {
+  const asked = (over: Partial<PlanAsk>) => planProblem(LYING, air, { ...askFor('quarry'), ...over });
+  // The demo's moment is Thursday evening, 5 March 2026; nobody comes on a Sunday (any calendar).
+  const sunday = { fromMs: Date.parse('2026-03-08T10:00Z'), toMs: Date.parse('2026-03-08T13:00Z') };
+  const saturday = { fromMs: Date.parse('2026-03-07T12:00Z'), toMs: Date.parse('2026-03-07T18:00Z') };
+  it('a Sunday is one more, with its own hands; one that overlaps a session gives way', () => {
+    const [without, with_] = [asked({}), asked({ added: [{ ...sunday, people: 3, painters: 1 }] })];
+    expect(with_.sessions.length).toBe(without.sessions.length + 1);
+    const own = with_.sessions.find((s) => s.fromMs === sunday.fromMs)!;
+    expect([own.people, own.who.filter((h) => h.sprays).length]).toEqual([3, 1]);
+    expect(asked({ added: [{ ...saturday, people: 3, painters: 1 }] }).sessions).toEqual(without.sessions);
+  });
+  it('a part’s days begin and end where the shop is', () => {
+    const partId = 'quarry.cab-roof';
+    const { parts } = asked({ parts: [{ partId, fromDay: '2026-03-28', byDay: '2026-03-29' }] });
+    const { notBeforeMs, dueMs } = parts.find((p) => p.partId === partId)!;
+    // London goes on to summer time in the night to the 29th: that day is over at 23:00 UTC.
+    expect([notBeforeMs, dueMs]).toEqual([Date.parse('2026-03-28T00:00Z'), Date.parse('2026-03-29T23:00Z')]);
+  });
+});

@@ -31,6 +31,24 @@ export const planAsk = Joi.object({
     people: Joi.number().integer().min(0).max(10).required(),
     painters: Joi.number().integer().min(0).max(10).required(),
   }),
+  parts: Joi.array()
+    .items(
+      Joi.object({
+        partId: id.required(),
+        fromDay: day.allow(null).required(),
+        byDay: day.allow(null).required(),
+      }),
+    )
+    .max(2000),
+  added: Joi.array()
+    .items(
+      Joi.object({
+        ...span,
+        people: Joi.number().integer().min(1).max(40).required(),
+        painters: Joi.number().integer().min(0).max(40).required(),
+      }),
+    )
+    .max(100),
   coatPlaceId: id.allow(null).required(),
   roomM2: Joi.number().positive().max(10_000).allow(null).required(),
   goal: Joi.string()

@@ -99,6 +99,12 @@ export function instantOf(zone: string, day: LocalDay, hour: number, minute = 0)
   return wall - before;
 }
 
+/** When a day of a zone's calendar begins, `2031-03-05`. */
+export function startOfDay(zone: string, day: string): number {
+  const [year, month, date] = day.split('-').map(Number);
+  return instantOf(zone, { year: year!, month: month!, day: date! }, 0);
+}
+
 /** The instant at which a day, `2031-03-05`, is over where the shop is. */
 export function endOfDay(zone: string, day: string): number {
   const [year, month, date] = day.split('-').map(Number);

@@ -1,5 +1,5 @@
 import { DAY_MS, MINUTE_MS } from '../base/time.ts';
-import { endOfDay } from '../base/zone.ts';
+import { endOfDay, startOfDay } from '../base/zone.ts';
 import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
 import { cameBook } from '../people/absence.ts';
 import { placeAir, type AirData } from '../shop/air.ts';
@@ -8,7 +8,7 @@ import { surfaceOf, type DerivedPart, type SurfaceFrame } from '../shop/part.ts'
 import { partsInUse, type Snapshot } from '../shop/snapshot.ts';
 import type { ShopState } from '../shop/state.ts';
 import { upToGrid } from './grid.ts';
-import { whoComes } from './hands.ts';
+import { unnamed, whoComes } from './hands.ts';
 import { leaned } from './leans.ts';
 import { operationsOf, type Chain } from './operations.ts';
 import type {
@@ -44,16 +44,21 @@ function heated(air: readonly AirStretch[], heat: readonly PlanAsk['heat'][numbe
   return out;
 }
 
+/** When people come: as the shop's calendar has it without what is lost, and what is only supposed where nobody comes anyhow. */
 function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
   const { shop, nowMs } = snapshot;
+  const { zone } = shop.workshop;
   const days = ask.weeks * 7;
-  const book = cameBook(shop.stock, shop.workshop.zone, nowMs);
-  return sessionsAhead(shop.attendance, shop.workshop.zone, nowMs, days)
+  const book = cameBook(shop.stock, zone, nowMs);
+  const own = sessionsAhead(shop.attendance, zone, nowMs, days)
     .filter((s) => !ask.lost.includes(s.fromMs))
-    .map((s) => {
-      const who = whoComes(snapshot, ask, book, s.fromMs);
-      return { fromMs: upToGrid(Math.max(s.fromMs, nowMs)), toMs: s.toMs, people: who.length, who };
-    })
+    .map((s) => ({ ...s, who: whoComes(snapshot, ask, book, s.fromMs) }));
+  const added = (ask.added ?? [])
+    .filter((a) => a.toMs > nowMs && !own.some((o) => a.fromMs < o.toMs && o.fromMs < a.toMs))
+    .map((a) => ({ fromMs: a.fromMs, toMs: a.toMs, who: unnamed(a.people, a.painters) }));
+  return [...own, ...added]
+    .sort((a, b) => a.fromMs - b.fromMs)
+    .map((s) => ({ ...s, fromMs: upToGrid(Math.max(s.fromMs, nowMs)), people: s.who.length }))
     .filter((s) => s.people > 0 && s.toMs - s.fromMs >= LEAST_SESSION_MS && s.fromMs < nowMs + days * DAY_MS);
 }
 
@@ -103,7 +108,7 @@ export function planProblem(
     const chain = operationsOf(snapshot, part, ask.coatPlaceId);
     const ops = broughtBackLate(chain.ops, ask.lateDays ?? 0);
     asks.push(...chain.asks);
-    const ground = { shop, frame, warmFrame, heat: ask.heat, sinceMs };
+    const ground = { shop, frame, warmFrame, ask, sinceMs };
     return ops.length === 0 ? [] : [partOf(ground, part, { ...chain, ops }, ask.coatPlaceId)];
   });
   const ops = new Set(parts.flatMap((p) => p.ops.map((o) => o.opId)));
@@ -140,18 +145,18 @@ interface Ground {
   readonly shop: ShopState;
   readonly frame: SurfaceFrame & { readonly forecastEndMs: number };
   readonly warmFrame: SurfaceFrame;
-  readonly heat: PlanAsk['heat'];
+  readonly ask: PlanAsk;
   readonly sinceMs: number;
 }
 
 /** A part's days in a place with the heat on, where it is to be on. */
 function warmOf(
-  { shop, warmFrame, heat, sinceMs }: Ground,
+  { shop, warmFrame, ask, sinceMs }: Ground,
   part: DerivedPart,
   placeId: string | null,
   isCarried: boolean,
 ): PlanSurface['warm'] {
-  const spans = heat.filter((h) => h.placeId === placeId);
+  const spans = ask.heat.filter((h) => h.placeId === placeId);
   if (spans.length === 0) return null;
   const to = isCarried ? { placeId: placeId!, atMs: sinceMs } : null;
   return { spans, days: surfaceOf(shop, warmFrame, part, sinceMs, to) };
@@ -163,7 +168,9 @@ function partOf(
   { ops, films, bare }: Pick<Chain, 'ops' | 'films' | 'bare'>,
   coatPlaceId: string | null,
 ): PlanPart {
-  const { shop, frame, sinceMs } = ground;
+  const { shop, frame, ask, sinceMs } = ground;
+  const { zone } = shop.workshop;
+  const own = ask.parts?.find((p) => p.partId === part.row.partId);
   const isOutdoors = (placeId: string | null): boolean =>
     shop.places.find((p) => p.placeId === placeId)?.exposure === 'outdoors';
   const track = surfaceOf(shop, frame, part, sinceMs);
@@ -198,6 +205,8 @@ function partOf(
           },
         }
       : null,
+    notBeforeMs: own?.fromDay == null ? null : startOfDay(zone, own.fromDay),
+    dueMs: own?.byDay == null ? null : endOfDay(zone, own.byDay),
     films,
     bare,
     ops,

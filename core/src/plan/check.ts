@@ -172,6 +172,8 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
   const minutes = item.spans.reduce((m, s) => m + (s.toMs - s.fromMs) / MINUTE_MS, 0);
   if (minutes * Math.max(1, item.people) < op.handsMin - 1e-6)
     say(j, 'too-short', [op.opId], minutes, op.handsMin);
+  if (part.notBeforeMs !== null && startOf(item) < part.notBeforeMs)
+    say(j, 'pin', [op.opId], startOf(item), part.notBeforeMs);
   if (item.people < op.leastPeople) say(j, 'too-few', [op.opId], item.people, op.leastPeople);
   if (item.spans.length > 1 && !op.isSplittable) say(j, 'split', [op.opId], item.spans.length, 1);
   if (op.needs !== null)

@@ -65,8 +65,10 @@ export function costOf(problem: PlanProblem, plan: Plan, reading: PlanReading): 
   }
   for (const r of plan.runs) add('runs', RUN_POINTS[r.tool]);
   for (const part of parts) {
-    const days = Math.ceil((finishMs(part, reading, endMs) - nowMs) / DAY_MS);
-    add('part-days', PART_DAY_POINTS * days);
+    const doneMs = finishMs(part, reading, endMs);
+    add('part-days', PART_DAY_POINTS * Math.ceil((doneMs - nowMs) / DAY_MS));
+    if (part.dueMs !== null && doneMs > part.dueMs)
+      add('late', LATE_POINTS_A_DAY * Math.ceil((doneMs - part.dueMs) / DAY_MS));
     if (!reading.finishedMs.has(part.partId)) add('unplanned', UNPLANNED_POINTS);
   }
   for (const m of machines) {

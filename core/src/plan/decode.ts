@@ -193,7 +193,9 @@ export class Decoder {
   }
 
   private begin(way: Way): Ready {
-    return later(way.ready, this.delays.notBefore.get(way.part.partId) ?? 0, 'shared');
+    const { partId, notBeforeMs } = way.part;
+    const waits = later(way.ready, this.delays.notBefore.get(partId) ?? 0, 'shared');
+    return later(waits, notBeforeMs ?? 0, 'pin');
   }
 
   /**

@@ -47,9 +47,14 @@ const GATHERED_SESSIONS = 3;
 
 /**
  * Makes plans, each at least as good as the one before: take what is best whenever it must do. The same problem and seed give the
- * same sequence. It never ends by itself; whoever drives it stops when time is up.
+ * same sequence. It never ends by itself; whoever drives it stops when time is up. `from`: parts in the order to begin with. `before`: a
+ * plan that was made of less; where it still holds none that is dearer comes after it.
  */
-export function* makePlans(problem: PlanProblem, from: readonly string[] = []): Generator<MakingStep, never> {
+export function* makePlans(
+  problem: PlanProblem,
+  from: readonly string[] = [],
+  before: Plan | null = null,
+): Generator<MakingStep, never> {
   const weather = new PlanWeather(problem);
   const random = seededRandom(problem.ask.seed);
   const decoder = new Decoder(problem, weather);
@@ -58,9 +63,10 @@ export function* makePlans(problem: PlanProblem, from: readonly string[] = []): 
     const reading = readPlan(problem, weather, plan);
     return { plan, reading, cost: costOf(problem, plan, reading) };
   };
+  const old = before && stillHolds(problem, before);
   let at: Genes = { order: firstOrder(problem, from), notBefore: new Map(), waits: new Map() };
   let here = make(at);
-  let [best, bestAt] = [here, at];
+  let [best, bestAt] = [old && old.cost.total < here.cost.total ? old : here, at];
   let tried = 1;
   let betterAt = 1;
   let temperature = START_TEMPERATURE;
@@ -86,6 +92,15 @@ export function* makePlans(problem: PlanProblem, from: readonly string[] = []): 
     }
     yield { tried, last: next, best, isBetter };
   }
+}
+
+/** A plan made before against a changed problem; null: it breaks something, or says nothing of a part. */
+function stillHolds(problem: PlanProblem, before: Plan): MadePlan | null {
+  const sessions = problem.sessions.map(({ fromMs, toMs }) => ({ fromMs, toMs }));
+  const made = plannedBefore(problem, { ...before, sessions });
+  const isTold = ({ partId }: PlanPart): boolean =>
+    made.reading.finishedMs.has(partId) || made.plan.left.some((l) => l.partId === partId);
+  return problem.parts.every(isTold) && checkPlan(problem, made.plan).length === 0 ? made : null;
 }
 
 /** A plan with some parts placed anew around all others, which stay where they are. */
@@ -149,7 +164,8 @@ export function plannedBefore(problem: PlanProblem, plan: Plan): MadePlan {
 
 /** What is due first, then what has most hands in it; parts named are put first, in their order. */
 function firstOrder({ parts, machines }: PlanProblem, from: readonly string[]): PlanPart[] {
-  const dueMs = (p: PlanPart): number => machines.find((m) => m.machineId === p.machineId)?.dueMs ?? Infinity;
+  const dueMs = (p: PlanPart): number =>
+    Math.min(machines.find((m) => m.machineId === p.machineId)?.dueMs ?? Infinity, p.dueMs ?? Infinity);
   const hands = (p: PlanPart): number => p.ops.reduce((sum, o) => sum + o.handsMin, 0);
   const place = (p: PlanPart): number => {
     const i = from.indexOf(p.partId);

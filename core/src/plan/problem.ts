@@ -32,6 +32,10 @@ export interface PlanAsk {
   readonly goal: PlanGoal;
   /** What a person fixed: this work in the session that begins then, or not before it. */
   readonly pins: readonly PlanPin[];
+  /** Parts that are begun no sooner than a day, or are to be done by one, whatever their machine is. Absent: none. */
+  readonly parts?: readonly PartDays[];
+  /** Sessions that are only supposed, with so many hands: what if. Absent: none. */
+  readonly added?: readonly (Span & { readonly people: number; readonly painters: number })[];
   /** Sessions taken out, by when they begin. */
   readonly lost: readonly number[];
   /** Places kept warm for a span: what if. */
@@ -40,6 +44,12 @@ export interface PlanAsk {
 }
 export const PLAN_GOALS = ['balanced', 'soonest', 'fewest-cleanings', 'calmest'] as const;
 export type PlanGoal = (typeof PLAN_GOALS)[number];
+/** Days of the shop's calendar, `2026-12-24`; null: none. */
+export interface PartDays {
+  readonly partId: string;
+  readonly fromDay: string | null;
+  readonly byDay: string | null;
+}
 export interface PlanPin {
   readonly opId: string;
   readonly sessionMs: number;
@@ -152,6 +162,9 @@ export interface PlanPart {
     readonly isOutdoors: boolean;
     readonly surfaceFrom: (atMs: number) => PlanSurface;
   } | null;
+  /** Nothing of it before, and all of it by then; null: none was set. */
+  readonly notBeforeMs: number | null;
+  readonly dueMs: number | null;
   /** What is on its faces now. */
   readonly films: readonly FilmNow[];
   /** Bare now: what it has left. */

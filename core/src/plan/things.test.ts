@@ -3,10 +3,12 @@ import { DateTime } from 'luxon';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.ts';
 import { NO_CAPACITY, type Capacity } from '../part/shopMeans.ts';
 import { checkPlan } from './check.ts';
+import { costOf } from './cost.ts';
 import { Decoder } from './decode.ts';
 import { unnamed } from './hands.ts';
-import { plannedBefore, replaced } from './make.ts';
+import { makePlans, plannedBefore, replaced } from './make.ts';
 import type { Plan, PlanOp, PlanProblem, PlanSession } from './problem.ts';
+import { readPlan } from './reading.ts';
 import { air, coatOp, op, part, problem, surface, ZONE } from './test/shop.ts';
 import { GUN_HOLDS, heldBy, liftOf } from './things.ts';
 import { PlanWeather } from './weather.ts';
@@ -158,5 +160,55 @@ describe('who it takes', () => {
     });
     const made = plan(shop({ a: [hoisted('a')], b: [hoisted('b')] }, { hoists: 1 }));
     expect(spanOf(made, 'b/s1')!.fromMs).toBe(spanOf(made, 'a/s1')!.toMs);
+  });
+});
+
+describe('a part’s own days', () => {
+  const work = (id: string): readonly PlanOp[] => [op(id, 1, { handsMin: 60 })];
+  const p = shop({ a: work('a'), b: work('b') }, {});
+  const later = at('2026-03-07T00:00');
+  const held: PlanProblem = {
+    ...p,
+    parts: p.parts.map((x) => (x.partId === 'a' ? { ...x, notBeforeMs: later } : x)),
+  };
+  it('nothing of it is begun before, and a plan that does is caught with both days', () => {
+    expect(spanOf(plan(held), 'a/s1')!.fromMs).toBe(at('2026-03-07T18:00'));
+    expect(spanOf(plan(held), 'b/s1')!.fromMs).toBe(at('2026-03-05T18:00'));
+    expect(checkPlan(held, plan(p))).toEqual([
+      { code: 'pin', opIds: ['a/s1'], figure: at('2026-03-05T18:00'), limit: later },
+    ]);
+  });
+  it('done after its day it costs 480 points a day begun (docs/plan.md 11), whatever its machine is', () => {
+    const due = (dueMs: number | null): number => {
+      const asked = {
+        ...held,
+        parts: held.parts.map((x) => ({ ...x, dueMs: x.partId === 'a' ? dueMs : null })),
+      };
+      const made = plan(asked);
+      return costOf(asked, made, readPlan(asked, new PlanWeather(asked), made)).total;
+    };
+    // Done on the 7th at 19:00; due when the 5th was over it is two days late and begins the second.
+    expect(due(at('2026-03-06T00:00')) - due(null)).toBe(2 * 480);
+    expect(due(at('2026-03-08T00:00')) - due(null)).toBe(0);
+  });
+});
+
+describe('a plan made of less', () => {
+  const coated = (id: string): readonly PlanOp[] => [
+    op(id, 1, { handsMin: 60 }),
+    coatOp(id, 2, [{ kind: 'bare' }], { handsMin: 30 }),
+  ];
+  const p = shop({ a: coated('a'), b: coated('b') }, {});
+  const good = plannedBefore(p, plan(p));
+  it('is where the search begins when it still holds: with one order only nothing dearer comes after', () => {
+    const more = { ...p, sessions: p.sessions.map((s) => ({ ...s, people: 3, who: unnamed(3, 3) })) };
+    expect(makePlans(more, [], good.plan).next().value.best.cost.total).toBeLessThanOrEqual(good.cost.total);
+  });
+  it('does not count where it breaks something, nor where it says nothing of a part', () => {
+    const fewer = { ...p, sessions: p.sessions.slice(1) };
+    const made = makePlans(fewer, [], good.plan).next().value.best;
+    expect(checkPlan(fewer, made.plan)).toEqual([]);
+    const silent = { ...good.plan, items: [], runs: [] };
+    expect(makePlans(p, [], silent).next().value.best.plan.items.length).toBeGreaterThan(0);
   });
 });

@@ -10,6 +10,7 @@ export const LAW_NAMES = [
   'a plan read days later is mended so that it holds',
   'no machine is done before its bound',
   'more people in every session never break a plan that held',
+  'more people in every session never make a plan dearer',
 ] as const;
 export type LawName = (typeof LAW_NAMES)[number];
 

@@ -1,6 +1,7 @@
 /** Makes and judges plans of random shops, and prints as JSON which laws of docs/plan.md broke where: `laws.ts <first> <count>`. */
 import { DAY_MS, MINUTE_MS } from '../../base/time.ts';
 import { boundOf } from '../bound.ts';
+import { orderOf } from '../pin.ts';
 import { checkPlan } from '../check.ts';
 import { isMend } from '../ids.ts';
 import { makePlans, repaired, replaced, type MadePlan, type MakingStep } from '../make.ts';
@@ -96,6 +97,9 @@ for (let i = first; i < first + count; i++) {
   }
   const more = { ...p, sessions: p.sessions.map((s) => ({ ...s, people: s.people + 1 })) };
   if (checkPlan(more, plan).length > 0) where('more people in every session never break a plan that held');
+  const then = makePlans(more, orderOf(plan), plan).next().value.best;
+  if (then.cost.total > cost.total)
+    where('more people in every session never make a plan dearer', `${then.cost.total} for ${cost.total}`);
   coats += reading.coats.size;
   mends += plan.items.filter((x) => isMend(x.opId)).length;
 }

@@ -126,6 +126,8 @@ export function part(partId: string, track: readonly SurfaceStretch[], ops: read
     warmsMs: 0,
     surface: { track, days: track, warm: null },
     carry: null,
+    notBeforeMs: null,
+    dueMs: null,
     films: [],
     bare: null,
     ops,

@@ -13,6 +13,7 @@ import { Compare } from './Compare.tsx';
 import { defaultAsk } from './defaultAsk.ts';
 import { HeatForm } from './HeatForm.tsx';
 import { LateForm } from './LateForm.tsx';
+import { MoreForm } from './MoreForm.tsx';
 import { HoldsPanel } from './HoldsPanel.tsx';
 import { Broken, Lacking } from './Lacking.tsx';
 import { dayWords } from './planWords.ts';
@@ -98,6 +99,7 @@ function Planning(props: PlanningProps) {
               onTry={(heat, what) => p.tryOut({ ...p.ask, heat: [...p.ask.heat, heat] }, what)}
             />
           ) : null}
+          {view ? <MoreForm view={view} ask={p.ask} onTry={p.tryOut} /> : null}
           {view ? <LateForm onTry={(lateDays, what) => p.tryOut({ ...p.ask, lateDays }, what)} /> : null}
         </section>
       ) : null}
@@ -205,6 +207,7 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
               notPinned={p.notPinned}
               onBlock={p.choose}
               onMove={p.move}
+              onAsk={p.make}
               onUnpin={(id) => p.make({ ...view.ask, pins: view.ask.pins.filter((x) => x.opId !== id) })}
             />
           )}

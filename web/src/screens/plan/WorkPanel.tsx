@@ -1,7 +1,8 @@
 import { Link } from 'react-router';
-import { reasonChain, type PlanBlock, type PlanLane, type PlanView } from '@calvetta/core';
+import { reasonChain, type PlanAsk, type PlanBlock, type PlanLane, type PlanView } from '@calvetta/core';
 import { BIND_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
+import { PartDaysForm } from './PartDaysForm.tsx';
 import { airWords, blockWords, slackWords, spanWords, timeWords } from './planWords.ts';
 import type { NotPinned } from './usePlanner.ts';
 
@@ -12,10 +13,11 @@ interface Props {
   readonly onBlock: (opId: string) => void;
   readonly onMove: (opId: string, sessionMs: number) => void;
   readonly onUnpin: (opId: string) => void;
+  readonly onAsk: (ask: PlanAsk) => void;
 }
 
 /** One piece of work: when, between which edges, why not earlier, and how it is moved. */
-export function WorkPanel({ view, opId, notPinned, onBlock, onMove, onUnpin }: Props) {
+export function WorkPanel({ view, opId, notPinned, onBlock, onMove, onUnpin, onAsk }: Props) {
   const lane = view.lanes.find((l) => l.blocks.some((b) => b.opId === opId));
   const block = lane?.blocks.find((b) => b.opId === opId);
   if (!lane || !block) return null;
@@ -57,6 +59,13 @@ export function WorkPanel({ view, opId, notPinned, onBlock, onMove, onUnpin }: P
           )}
         </div>
       )}
+      <PartDaysForm
+        key={`${lane.partId} ${JSON.stringify(view.ask.parts ?? null)}`}
+        partId={lane.partId}
+        partName={lane.name}
+        ask={view.ask}
+        onAsk={onAsk}
+      />
       {notPinned?.opId === opId ? <No view={view} block={block} no={notPinned} onMove={onMove} /> : null}
     </section>
   );

@@ -9,6 +9,8 @@ export type PlannerAsked =
       readonly source: SnapshotSource;
       readonly ask: PlanAsk;
       readonly order: readonly string[];
+      /** The plan before the change: where it still holds, none that is dearer is shown. */
+      readonly before: Plan | null;
       readonly seconds: number;
     }
   | {

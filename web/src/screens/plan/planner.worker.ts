@@ -79,12 +79,12 @@ async function work(asked: Exclude<PlannerAsked, { kind: 'stop' }>): Promise<voi
 }
 
 async function make(
-  { no, order, seconds }: Extract<PlannerAsked, { kind: 'make' }>,
+  { no, order, before, seconds }: Extract<PlannerAsked, { kind: 'make' }>,
   snapshot: Snapshot,
   problem: PlanProblem,
 ): Promise<void> {
   const endMs = performance.now() + seconds * 1000;
-  const plans = makePlans(problem, order);
+  const plans = makePlans(problem, order, before);
   let isBetter = false;
   let shownMs = -Infinity;
   for (let isDone = false; !isDone;) {
@@ -137,7 +137,7 @@ async function hold(
     const asked = askWith(ask, help, problem.nowMs, problem.endMs);
     if (!asked) continue;
     const changed = planProblem(snapshot, source.air, asked);
-    const plans = makePlans(changed, orderOf(plan));
+    const plans = makePlans(changed, orderOf(plan), plan);
     let { best } = plans.next().value;
     for (
       const endMs = performance.now() + HELP_MS;

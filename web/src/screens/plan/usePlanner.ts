@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Plan, PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
+import { orderOf, type Plan, type PlanAsk, type PlanView, type SnapshotSource } from '@calvetta/core';
 import type { PlannerAsked, PlannerSaid, Since } from './planner.ts';
 
 /** A search stops by itself after so long; whoever is content sooner stops it. */
@@ -24,7 +24,7 @@ export interface Planner {
   readonly holding: Holding | null;
   readonly trouble: string | null;
   hold: (source: SnapshotSource, view: PlanView) => void;
-  make: (source: SnapshotSource, ask: PlanAsk, order?: readonly string[]) => void;
+  make: (source: SnapshotSource, ask: PlanAsk, before: Plan | null) => void;
   stop: () => void;
   read: (source: SnapshotSource, ask: PlanAsk, plan: Plan) => void;
   pin: (source: SnapshotSource, view: PlanView, opId: string, sessionMs: number) => void;
@@ -84,7 +84,7 @@ export function usePlanner(): Planner {
   }, []);
   const ask = useCallback((asked: PlannerAsked): void => worker.current?.postMessage(asked), []);
   const make = useCallback(
-    (source: SnapshotSource, planAsk: PlanAsk, order: readonly string[] = []): void => {
+    (source: SnapshotSource, planAsk: PlanAsk, before: Plan | null): void => {
       no.current++;
       setState((s) => ({
         ...s,
@@ -93,7 +93,8 @@ export function usePlanner(): Planner {
         trouble: null,
         making: { tried: 0, isDone: false },
       }));
-      ask({ kind: 'make', no: no.current, source, ask: planAsk, order, seconds: SECONDS });
+      const order = before ? orderOf(before) : [];
+      ask({ kind: 'make', no: no.current, source, ask: planAsk, order, before, seconds: SECONDS });
     },
     [ask],
   );

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { orderOf, type PlanAsk, type PlanView, type SnapshotSource } from '@calvetta/core';
+import type { PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
 import type { StoredPlan } from '@calvetta/contract';
 import { getSource } from '../../api/client.ts';
 import { useKeepPlan } from './useKeepPlan.ts';
@@ -56,7 +56,7 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
     hasAsked.current = true;
     setAsk(asked);
     setAsking(false);
-    withSource((s) => planner.make(s, asked, view ? orderOf(view.plan) : []));
+    withSource((s) => planner.make(s, asked, view?.plan ?? null));
   };
   const ofChosen = view && chosen !== null ? sessionOf(view, chosen) : -1;
   return {
