@@ -47,7 +47,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
     },
     attendance: { weekly: file.attendance, exceptions: [] },
     people: file.people.map((p) => ({ comes: null, minorUntil: null, isNamed: false, ...p, ...NEW })),
-    places: file.places.map((p) => ({ ...p, ...NEW })),
+    places: file.places.map((p) => ({ airOfId: null, ...p, ...NEW })),
     probes: file.probes.map((p) => ({ ...p, ...NEW })),
     sheets: file.sheets,
     machines: file.machines.map((m) => ({ accession: null, ...m, ...NEW })),

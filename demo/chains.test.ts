@@ -181,3 +181,15 @@ describe('sessions that are only supposed, and a part’s own days', () => {
     expect([notBeforeMs, dueMs]).toEqual([Date.parse('2026-03-28T00:00Z'), Date.parse('2026-03-29T23:00Z')]);
   });
 });
+
+describe('places that share their air', () => {
+  it('are one, in whatever direction it was said', () => {
+    const record = recordAt(file, nowMs);
+    const airOf: Readonly<Record<string, string>> = { booth: 'shed', leanto: 'booth' };
+    const places = record.places.map((p) => ({ ...p, airOfId: airOf[p.placeId] ?? null }));
+    const snapshot = deriveShop(shopStateOf({ ...record, places }), air, nowMs);
+    const { airs } = planProblem(snapshot, air, askFor('pump'));
+    expect(new Set(['booth', 'shed', 'leanto'].map((id) => airs[id])).size).toBe(1);
+    expect(new Set(Object.values(planProblem(LYING, air, askFor('pump')).airs)).size).toBe(3);
+  });
+});

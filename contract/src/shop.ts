@@ -59,6 +59,8 @@ export interface ShopFile {
     readonly exposure: Exposure;
     readonly altitudeM: number;
     readonly setpointC: number | null;
+    /** The place whose air it shares; absent: air of its own. */
+    readonly airOfId?: string | null;
   } & PutAway)[];
   readonly probes: readonly ({
     readonly probeId: string;

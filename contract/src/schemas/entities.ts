@@ -91,6 +91,8 @@ export interface NewPlace {
   readonly exposure: Exposure;
   readonly altitudeM: number;
   readonly setpointC: number | null;
+  /** Absent: air of its own. */
+  readonly airOfId?: string | null;
 }
 export interface PlacePatch extends Patch, Partial<Omit<NewPlace, 'placeId'>> {
   readonly before?: string | null;
@@ -101,8 +103,11 @@ const place = {
   altitudeM: Joi.number().min(-500).max(9000),
   setpointC: Joi.number().min(-10).max(45).allow(null),
 };
-export const newPlace = Joi.object<NewPlace>({ placeId: id, ...place }).options({ presence: 'required' });
-export const placePatch = patchOf<PlacePatch>({ ...place, isAway, before });
+const airOfId = id.allow(null);
+export const newPlace = Joi.object<NewPlace>({ placeId: id, ...place, airOfId: airOfId.optional() }).options({
+  presence: 'required',
+});
+export const placePatch = patchOf<PlacePatch>({ ...place, airOfId, isAway, before });
 
 export interface NewProbe {
   readonly probeId: string;

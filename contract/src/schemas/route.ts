@@ -207,7 +207,7 @@ export const meansPatch = Joi.object<MeansPatch, true>({
     .unique()
     .required(),
   schools: schools.required(),
-  capacity,
+  capacity: capacity.optional(),
 });
 export interface MeansPatch {
   readonly version: number;

@@ -206,7 +206,7 @@ export const shopFile = Joi.object({
     hourCents: Joi.number().integer().min(1).max(10_000_000),
     facilities: Joi.array().items(Joi.string().valid(...FACILITIES)),
     schools,
-    capacity,
+    capacity: capacity.optional(),
   }).required(),
   attendance: Joi.array()
     .items(
@@ -246,6 +246,7 @@ export const shopFile = Joi.object({
         exposure: Joi.string().valid('indoor-still', 'indoor-fans', 'outdoors').required(),
         altitudeM: Joi.number().min(-500).max(9000).required(),
         setpointC: Joi.number().min(-10).max(45).allow(null).required(),
+        airOfId: id.allow(null),
         isAway,
       }),
     )

@@ -44,6 +44,17 @@ function heated(air: readonly AirStretch[], heat: readonly PlanAsk['heat'][numbe
   return out;
 }
 
+/** A name for the air of each place that shares any: places that lead to one another share one, in whatever direction it was said. */
+function airsOf(places: ShopState['places']): Readonly<Record<string, string>> {
+  const air = new Map(places.map((p) => [p.placeId, p.placeId] as const));
+  for (const { placeId, airOfId } of places) {
+    if (airOfId === null) continue;
+    const [from, to] = [air.get(placeId)!, air.get(airOfId) ?? airOfId];
+    for (const [id, of] of air) if (of === from) air.set(id, to);
+  }
+  return Object.fromEntries(air);
+}
+
 /** When people come: as the shop's calendar has it without what is lost, and what is only supposed where nobody comes anyhow. */
 function sessionsOf(snapshot: Snapshot, ask: PlanAsk): PlanSession[] {
   const { shop, nowMs } = snapshot;
@@ -120,6 +131,7 @@ export function planProblem(
     endMs,
     forecastEndMs,
     sessions: sessionsOf(snapshot, ask),
+    airs: airsOf(shop.places),
     capacity: shop.workshop.means.capacity,
     parts,
     asks,

@@ -94,11 +94,12 @@ const sprays = ({ op }: Coated): boolean =>
 
 /** What shares a place's air. */
 export function air(j: Judged): void {
+  const airOf = (placeId: string): string => j.problem.airs[placeId] ?? placeId;
   for (const c of j.coats) {
     const wet = { fromMs: startOf(c.item), toMs: c.touchMs };
     const poison = { fromMs: startOf(c.item), toMs: endOf(c.item) + SETTLES_MS };
     for (const w of j.works) {
-      if (w.placeId !== c.placeId) continue;
+      if (airOf(w.placeId) !== airOf(c.placeId)) continue;
       for (const s of w.item.spans) {
         const dusty = { ...s, toMs: s.toMs + SETTLES_MS };
         if (w.isDust && (overlap(s, wet) || (dusty.toMs > wet.fromMs && dusty.fromMs <= wet.fromMs)))
@@ -111,7 +112,7 @@ export function air(j: Judged): void {
       for (const o of j.coats)
         if (
           o !== c &&
-          o.placeId === c.placeId &&
+          airOf(o.placeId) === airOf(c.placeId) &&
           !sprays(o) &&
           overlap({ fromMs: startOf(o.item), toMs: endOf(o.item) }, poison)
         )

@@ -59,7 +59,7 @@ export class Decoder {
     this.problem = problem;
     this.weather = weather;
     this.delays = { notBefore, earliest };
-    this.table = new Timetable(problem.sessions);
+    this.table = new Timetable(problem.sessions, problem.airs);
     this.runs = new RunBook(this.table);
     this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p.sessionMs]));
     this.shared = new Shared(problem, weather, this.table);

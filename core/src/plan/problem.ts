@@ -204,6 +204,8 @@ export interface PlanProblem {
   readonly endMs: number;
   readonly forecastEndMs: number;
   readonly sessions: readonly PlanSession[];
+  /** By place whose air it shares, at the end of the chain; places that are not in it have their own. */
+  readonly airs: Readonly<Record<string, string>>;
   /** What the shop's things hold at once. */
   readonly capacity: Capacity;
   readonly parts: readonly PlanPart[];

@@ -10,6 +10,7 @@ import { makePlans, plannedBefore, replaced } from './make.ts';
 import type { Plan, PlanOp, PlanProblem, PlanSession } from './problem.ts';
 import { readPlan } from './reading.ts';
 import { air, coatOp, op, part, problem, surface, ZONE } from './test/shop.ts';
+import { sheet } from '../test/build.ts';
 import { GUN_HOLDS, heldBy, liftOf } from './things.ts';
 import { PlanWeather } from './weather.ts';
 
@@ -210,5 +211,38 @@ describe('a plan made of less', () => {
     expect(checkPlan(fewer, made.plan)).toEqual([]);
     const silent = { ...good.plan, items: [], runs: [] };
     expect(makePlans(p, [], silent).next().value.best.plan.items.length).toBeGreaterThan(0);
+  });
+});
+
+describe('places that share their air', () => {
+  const poison = sheet({ sheetId: 'gloss', productId: 'gloss', cautions: ['isocyanate'] });
+  const gloss = coatOp('a', 1, [{ kind: 'bare' }], { sheet: poison, handsMin: 30 });
+  const wipe = op('b', 1, { handsMin: 30 });
+  const grind = op('c', 1, { kind: 'abrade', handsMin: 30, makesDust: true });
+  const where = (airs: Readonly<Record<string, string>>, other: PlanOp): PlanProblem => {
+    const p = shop({ a: [gloss], [other.partId]: [other] }, {});
+    return { ...p, airs, parts: p.parts.map((x, i) => (i === 0 ? x : { ...x, placeId: 'bay' })) };
+  };
+  const ONE = { booth: 'hall', bay: 'hall' };
+  it('nobody works in the bay of the booth where isocyanate is sprayed, nor for half an hour after', () => {
+    const apart = plan(where({}, wipe));
+    expect(spanOf(apart, 'b/s1')!.fromMs).toBe(at('2026-03-05T18:00'));
+    const coat = spanOf(plan(where(ONE, wipe)), 'a/s1')!;
+    const work = spanOf(plan(where(ONE, wipe)), 'b/s1')!;
+    expect(work.toMs <= coat.fromMs || work.fromMs >= coat.toMs + 30 * MINUTE_MS).toBe(true);
+    // What is right where there are walls is caught where there are none: moved under the gun.
+    const under = {
+      ...apart,
+      items: apart.items.map((i) => (i.opId === 'b/s1' ? { ...i, spans: [coat] } : i)),
+    };
+    expect(codes(where({}, wipe), under)).toEqual([]);
+    expect(codes(where(ONE, wipe), under)).toEqual(['isocyanate']);
+  });
+  it('dust of the bay settles on the film in the booth', () => {
+    const [apart, one] = [plan(where({}, grind)), plan(where(ONE, grind))];
+    expect(spanOf(apart, 'c/s1')!.fromMs).toBe(at('2026-03-05T18:00'));
+    expect(checkPlan(where(ONE, grind), one)).toEqual([]);
+    // The coat is touch-dry long after the evening: the dust is another day's.
+    expect(spanOf(one, 'c/s1')!.fromMs - spanOf(one, 'a/s1')!.toMs).toBeGreaterThan(2 * HOUR_MS);
   });
 });

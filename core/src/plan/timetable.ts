@@ -17,6 +17,7 @@ type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work';
 /** What hands and air are taken up with, minute by minute of the sessions, with a way back. */
 export class Timetable {
   readonly sessions: readonly PlanSession[];
+  private readonly airs: Readonly<Record<string, string>>;
   private readonly caps: readonly Caps[];
   private readonly busy: Uint8Array[];
   /** Hands taken by skill; who sprays with a mask is among `masked` alone. */
@@ -26,8 +27,9 @@ export class Timetable {
   private readonly held = new Map<string, (Span & { readonly amount: number })[]>();
   private readonly undo: (() => void)[] = [];
 
-  constructor(sessions: readonly PlanSession[]) {
+  constructor(sessions: readonly PlanSession[], airs: Readonly<Record<string, string>> = {}) {
     this.sessions = sessions;
+    this.airs = airs;
     this.caps = sessions.map((s) => capsOf(s.who));
     const slots = (s: PlanSession): number => Math.floor((s.toMs - s.fromMs) / GRID_MS);
     const none = (): Uint8Array[] => sessions.map((s) => new Uint8Array(slots(s)));
@@ -95,9 +97,13 @@ export class Timetable {
     this.undo.push(() => add(-1));
   }
 
+  private airKey(placeId: string, use: AirUse): string {
+    return `${use}:${this.airs[placeId] ?? placeId}`;
+  }
+
   /** When the first thing of a kind that overlaps a span in a place's air is over; null: nothing does. */
   airTaken(placeId: string, use: AirUse, span: Span): number | null {
-    const days = this.air.get(`${use}:${placeId}`);
+    const days = this.air.get(this.airKey(placeId, use));
     if (!days) return null;
     for (let day = dayOf(span.fromMs); day <= dayOf(span.toMs); day++)
       for (const s of days.get(day) ?? NONE) if (s.fromMs < span.toMs && s.toMs > span.fromMs) return s.toMs;
@@ -105,7 +111,7 @@ export class Timetable {
   }
 
   fill(placeId: string, use: AirUse, span: Span): void {
-    const key = `${use}:${placeId}`;
+    const key = this.airKey(placeId, use);
     let days = this.air.get(key);
     if (!days) this.air.set(key, (days = new Map<number, Span[]>()));
     const lists: Span[][] = [];

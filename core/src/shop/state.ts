@@ -61,6 +61,8 @@ export interface PlaceInfo extends CanBeAway {
   readonly exposure: Exposure;
   readonly altitudeM: number;
   readonly setpointC: number | null;
+  /** The place whose air it shares: dust and spray of one are in the other. Null: it has air of its own. */
+  readonly airOfId: string | null;
 }
 
 /** What films are read with, or paint is weighed on: it has a name of its own, and checks. */

@@ -210,8 +210,8 @@ async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<voi
     );
   for (const [i, p] of file.places.entries())
     await tx.query(
-      `insert into place (workshop_id, place_id, name, exposure, altitude_m, setpoint_c, seq, put_away_at) values ($1, $2, $3, $4, $5, $6, $7, ${AWAY('$8')})`,
-      [id, p.placeId, p.name, p.exposure, p.altitudeM, p.setpointC, i + 1, isAway(p)],
+      `insert into place (workshop_id, place_id, name, exposure, altitude_m, setpoint_c, seq, put_away_at, air_of_id) values ($1, $2, $3, $4, $5, $6, $7, ${AWAY('$8')}, $9)`,
+      [id, p.placeId, p.name, p.exposure, p.altitudeM, p.setpointC, i + 1, isAway(p), p.airOfId ?? null],
     );
 }
 

@@ -162,7 +162,7 @@ export async function listPeople(db: Db, workshopId: string): Promise<Person[]> 
 
 export async function listPlaces(db: Db, workshopId: string): Promise<PlaceInfo[]> {
   const { rows } = await db.query<PlaceInfo>(
-    `select place_id as "placeId", name, exposure, altitude_m as "altitudeM", setpoint_c as "setpointC", version, ${IS_AWAY}
+    `select place_id as "placeId", name, exposure, altitude_m as "altitudeM", setpoint_c as "setpointC", air_of_id as "airOfId", version, ${IS_AWAY}
      from place where workshop_id = $1 order by seq, place_id`,
     [workshopId],
   );

@@ -208,7 +208,8 @@ describe('order and where things belong', () => {
     const { body: out } = await app.call('GET', '/api/export');
     const other = await startTestApp({ shop: null });
     try {
-      expect((await other.post('/api/import/shop', out)).status).toBe(201);
+      const came = await other.post('/api/import/shop', out);
+      expect([came.status, came.body.details ?? null]).toEqual([201, null]);
       const { body: again } = await other.call('GET', '/api/export');
       expect({ ...again, asOf: null }).toEqual({ ...out, asOf: null });
       expect(out.machines[0].assemblies.map((a: any) => a.name)).toContain('Nothing yet');
@@ -260,6 +261,23 @@ describe('the demo', () => {
       expect((await trial.post('/api/shop', own)).status).toBe(201);
       const shed = { placeId: 'shed', name: 'Shed', exposure: 'indoor-still', altitudeM: 0, setpointC: null };
       expect((await trial.post('/api/places', shed)).status).toBe(201);
+      // A bay of it shares its air; a place that is not there cannot, and one that others share is put away and not deleted.
+      const bay = { ...shed, placeId: 'bay', name: 'Bay', airOfId: 'shed' };
+      expect((await trial.post('/api/places', { ...bay, airOfId: 'nowhere' })).body.code).toBe(
+        'unknown-reference',
+      );
+      expect((await trial.post('/api/places', bay)).status).toBe(201);
+      expect((await trial.call('GET', '/api/shop')).body.places).toMatchObject([
+        { placeId: 'shed', airOfId: null },
+        { placeId: 'bay', airOfId: 'shed' },
+      ]);
+      expect((await trial.call('DELETE', '/api/places/shed?version=1')).body).toMatchObject({
+        removed: 'put-away',
+      });
+      expect((await trial.call('PATCH', '/api/places/shed', { version: 2, isAway: false })).status).toBe(200);
+      expect((await trial.call('DELETE', '/api/places/bay?version=1')).body).toMatchObject({
+        removed: 'deleted',
+      });
       const { body } = await trial.call('GET', '/api/bench');
       expect(body.places).toMatchObject([{ placeId: 'shed', trust: 'none', airC: null }]);
       expect(body.forecastEndMs).toBe(trial.clock.nowMs);

@@ -90,12 +90,19 @@ export const THINGS: Readonly<Record<ThingName, Thing>> = {
     path: 'places',
     table: 'place',
     id: { field: 'placeId', column: 'place_id' },
-    columns: { name: 'name', exposure: 'exposure', altitudeM: 'altitude_m', setpointC: 'setpoint_c' },
+    columns: {
+      name: 'name',
+      exposure: 'exposure',
+      altitudeM: 'altitude_m',
+      setpointC: 'setpoint_c',
+      airOfId: 'air_of_id',
+    },
     isOrdered: true,
     made: newPlace,
     patch: placePatch,
-    points: {},
+    points: { airOfId: 'place' },
     record: `select 1 from reading where workshop_id = $1 and place_id = $2
+      union all select 1 from place where workshop_id = $1 and air_of_id = $2
       union all select 1 from probe where workshop_id = $1 and place_id = $2
       union all select 1 from fact where workshop_id = $1 and body ->> 'placeId' = $2`,
     changed: entities,

@@ -4,7 +4,7 @@ import { EXPOSURES } from '@calvetta/core';
 import { EXPOSURE_WORDS } from '@calvetta/contract/words';
 import { useShop } from '../api/queries.ts';
 import { Choice } from '../forms/Field.tsx';
-import { NumberField, QuantityField, TextField } from '../forms/fields.tsx';
+import { NumberField, QuantityField, SelectField, TextField } from '../forms/fields.tsx';
 import { maybe, number, quantity, words } from '../forms/read.ts';
 import { theirsOf } from '../forms/theirsOf.ts';
 import { useDraft } from '../forms/useDraft.ts';
@@ -25,13 +25,14 @@ interface Props {
 export function PlaceDialog({ placeId, onClose }: Props) {
   const shop = useShop();
   const place = shop.data?.places.find((p) => p.placeId === placeId) ?? null;
+  const others = (shop.data?.places ?? []).filter((p) => !p.isAway && p.placeId !== placeId);
   return (
     <Panel
       title={placeId === null ? 'A place' : 'Edit the place'}
       subtitle="where parts stand: a booth, a shed, the yard"
       onClose={onClose}
     >
-      <PlaceForm place={place} onClose={onClose} />
+      <PlaceForm place={place} others={others} onClose={onClose} />
     </Panel>
   );
 }
@@ -43,7 +44,12 @@ const placeWords = (p: PlaceInfo, temp: (c: number) => string): string =>
     p.setpointC === null ? 'not heated' : `heated to ${temp(p.setpointC)}`,
   ].join(' · ');
 
-function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; readonly onClose: () => void }) {
+interface FormProps {
+  readonly place: PlaceInfo | null;
+  readonly others: readonly PlaceInfo[];
+  readonly onClose: () => void;
+}
+function PlaceForm({ place, others, onClose }: FormProps) {
   const things = useThings();
   const save = useSave();
   const units = useUnits();
@@ -51,6 +57,7 @@ function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; reado
   const [id] = useState(() => place?.placeId ?? `place-${newId().slice(0, 12)}`);
   const [version] = useState(place?.version ?? 1);
   const [exposure, setExposure] = useState<Exposure>(place?.exposure ?? 'indoor-still');
+  const [airOfId, setAirOf] = useState(place?.airOfId ?? '');
   const heat = { field: 'heating', dimension: 'temperature', bareUnit, min: -10, max: 45 } as const;
   const draft = useDraft(
     { name: words, setpointC: maybe(quantity(heat)), altitudeM: number('m', -500, 9000) },
@@ -65,7 +72,7 @@ function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; reado
     const v = draft.read();
     if (!v) return;
     const setpointC = v.setpointC === null || exposure === 'outdoors' ? null : Number(v.setpointC.toFixed(2));
-    const data = { ...v, setpointC, exposure };
+    const data = { ...v, setpointC, exposure, airOfId: airOfId === '' ? null : airOfId };
     save.run(
       () =>
         place
@@ -105,6 +112,7 @@ function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; reado
           refused={save.problemAt('altitudeM')}
         />
       </div>
+      <AirOf value={airOfId} others={others} onChange={setAirOf} />
       <SaveEnd
         save={save}
         what="this place"
@@ -116,3 +124,22 @@ function PlaceForm({ place, onClose }: { readonly place: PlaceInfo | null; reado
     </form>
   );
 }
+
+interface AirOfProps {
+  readonly value: string;
+  readonly others: readonly PlaceInfo[];
+  readonly onChange: (placeId: string) => void;
+}
+const AirOf = ({ value, others, onChange }: AirOfProps) =>
+  others.length === 0 ? null : (
+    <SelectField
+      label="Shares its air with"
+      hint="a booth without doors, a bay of a hall: dust and spray mist of one are in the other"
+      value={value}
+      options={[
+        { value: '', text: 'no other: walls and doors between' },
+        ...others.map((p) => ({ value: p.placeId, text: p.name })),
+      ]}
+      onChange={onChange}
+    />
+  );

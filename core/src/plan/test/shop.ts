@@ -147,6 +147,7 @@ export function problem(
     endMs: nowMs + ask.weeks * 7 * DAY_MS,
     forecastEndMs: nowMs + 3 * DAY_MS,
     sessions,
+    airs: {},
     capacity: NO_CAPACITY,
     parts,
     asks: [],
