@@ -182,6 +182,25 @@ describe('sessions that are only supposed, and a part’s own days', () => {
   });
 });
 
+describe('what if coats are laid by something else', () => {
+  const tools = (tool: PlanAsk['tool']): Set<string> =>
+    new Set(
+      planProblem(LYING, air, { ...askFor('quarry'), tool: tool ?? null }).parts.flatMap((p) =>
+        p.ops.flatMap((o) => (o.coat ? [`${o.coat.sheet.binder} ${o.coat.tool}`] : [])),
+      ),
+    );
+  it('by brush where the sheet allows one, else as the route says; a brush takes no air', () => {
+    const [said, brushed] = [tools(null), tools('brush')];
+    expect([...brushed].some((t) => t.endsWith(' brush'))).toBe(true);
+    expect([...brushed].filter((t) => t.endsWith(' gun')).length).toBeLessThan(
+      [...said].filter((t) => t.endsWith(' gun')).length,
+    );
+    const { parts } = planProblem(LYING, air, { ...askFor('quarry'), tool: 'brush' });
+    for (const o of parts.flatMap((p) => p.ops))
+      if (o.coat) expect([o.opId, o.holds.length]).toEqual([o.opId, o.coat.tool === 'gun' ? 1 : 0]);
+  });
+});
+
 describe('places that share their air', () => {
   it('are one, in whatever direction it was said', () => {
     const record = recordAt(file, nowMs);

@@ -215,6 +215,15 @@ describe('who, where and what it holds', () => {
     await page.getByRole('button', { name: 'Stop at this one' }).click();
     await page.getByText(/plans? tried; this is the best/).waitFor();
 
+    // What if one more came: both plans side by side, and never dearer; back to as it was.
+    await asked.click();
+    await page.getByRole('button', { name: 'To every session' }).click();
+    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'Stop at this one' }).click();
+    const beside = page.locator('section[aria-label="Side by side"]');
+    await beside.getByText('What if: one more to every session').waitFor();
+    await beside.getByRole('button', { name: 'Back to as it was' }).click();
+
     await page.getByRole('radio', { name: 'person' }).click();
     const ines = page.getByRole('group', { name: 'Ines', exact: true });
     const first = ines.locator('[data-plan-block]').first();
@@ -241,7 +250,7 @@ describe('who, where and what it holds', () => {
     const name = /m²\. ([^;]+?) (until|past)/.exec(text)![1]!;
     const card = page.locator('section[aria-label="The session"]');
     await card
-      .getByText(new RegExp(`${name}`))
+      .getByText(new RegExp(name))
       .first()
       .waitFor();
 

@@ -51,10 +51,13 @@ export const planAsk = Joi.object({
     .max(100),
   coatPlaceId: id.allow(null).required(),
   roomM2: Joi.number().positive().max(10_000).allow(null).required(),
+  tool: Joi.string()
+    .valid(...TOOLS)
+    .allow(null),
   goal: Joi.string()
     .valid(...PLAN_GOALS)
     .required(),
-  pins: list(Joi.object({ opId: opId.required(), sessionMs: ms.required() }), 500),
+  pins: list(Joi.object({ opId: opId.required(), sessionMs: ms.required(), fromMs: ms }), 500),
   lost: list(ms, 500),
   heat: list(
     Joi.object({ placeId: id.required(), airC: Joi.number().min(-10).max(40).required(), ...span }),

@@ -116,7 +116,7 @@ export function planProblem(
   );
   const asks: PlanAsks[] = [];
   const parts = wanted.flatMap((part): PlanPart[] => {
-    const chain = operationsOf(snapshot, part, ask.coatPlaceId);
+    const chain = operationsOf(snapshot, part, ask);
     const ops = broughtBackLate(chain.ops, ask.lateDays ?? 0);
     asks.push(...chain.asks);
     const ground = { shop, frame, warmFrame, ask, sinceMs };

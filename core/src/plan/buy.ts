@@ -104,7 +104,7 @@ export function buyListNow(
   const ids = new Set(plan.items.map((i) => readOpId(i.opId).partId));
   const parts = [...ids].flatMap((id) => {
     const part = snapshot.parts.get(id);
-    return part ? [operationsOf(snapshot, part, ask.coatPlaceId)] : [];
+    return part ? [operationsOf(snapshot, part, ask)] : [];
   });
   return buyListOf(snapshot, parts, plan);
 }

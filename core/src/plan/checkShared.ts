@@ -205,7 +205,7 @@ export function pins(j: Judged): void {
     const session = j.problem.sessions.find((s) => s.fromMs === pin.sessionMs);
     // A part that is left out is said to be, with its pin.
     if (!item && j.plan.left.some((l) => pin.opId.startsWith(`${l.partId}/`))) continue;
-    if (!item || !session || startOf(item) < session.fromMs || startOf(item) >= session.toMs)
-      say(j, 'pin', [pin.opId], item ? startOf(item) : null, pin.sessionMs);
+    if (!item || !session || startOf(item) < (pin.fromMs ?? session.fromMs) || startOf(item) >= session.toMs)
+      say(j, 'pin', [pin.opId], item ? startOf(item) : null, pin.fromMs ?? pin.sessionMs);
   }
 }

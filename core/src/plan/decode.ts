@@ -5,7 +5,7 @@ import { filmNow, windowOf } from './films.ts';
 import { skillOf } from './hands.ts';
 import { isMend, mendOpId } from './ids.ts';
 import { Placing, type Delays } from './placing.ts';
-import type { Plan, PlanAsks, PlanLack, PlanOp, PlanPart, PlanProblem, Skill } from './problem.ts';
+import type { Plan, PlanAsks, PlanLack, PlanOp, PlanPart, PlanPin, PlanProblem, Skill } from './problem.ts';
 import type { PlanReading } from './reading.ts';
 import { RunBook } from './runBook.ts';
 import { Shared } from './shared.ts';
@@ -41,7 +41,7 @@ export class Decoder {
   private readonly shared: Shared;
   private readonly placing: Placing;
   private readonly delays: Delays;
-  private readonly pins: ReadonlyMap<string, number>;
+  private readonly pins: ReadonlyMap<string, PlanPin>;
   private readonly runs: RunBook;
   private readonly left: PlanAsks[] = [];
   /** Parts that stand, in their order, with how things were before each. */
@@ -61,7 +61,7 @@ export class Decoder {
     this.delays = { notBefore, earliest };
     this.table = new Timetable(problem.sessions, problem.airs);
     this.runs = new RunBook(this.table);
-    this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p.sessionMs]));
+    this.pins = new Map(problem.ask.pins.map((p) => [p.opId, p]));
     this.shared = new Shared(problem, weather, this.table);
     const { table, shared, runs, pins, delays } = this;
     this.placing = new Placing({ problem, weather, table, shared, runs, pins, delays });

@@ -9,6 +9,7 @@ export {
   type PlanAsks,
   type PlanGoal,
   type PlanLack,
+  type PlanPin,
   type PlanProblem,
 } from './problem.ts';
 export { planProblem } from './build.ts';

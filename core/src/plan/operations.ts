@@ -5,6 +5,8 @@ import type { BareLimit } from '../cure/bare.ts';
 import { windowRule } from '../cure/windows.ts';
 import { standingFacts, type Face } from '../facts/part.ts';
 import type { ProductSheet } from '../products/sheet.ts';
+import type { Tool } from '../products/traits.ts';
+import { traitsOf } from '../products/traitsByBinder.ts';
 import type { Capacity } from '../part/shopMeans.ts';
 import { placeOfAct } from '../route/facilities.ts';
 import { OPEN_COATS } from '../route/route.ts';
@@ -18,7 +20,7 @@ import { newestSurvey } from '../shop/survey.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import { layMinutes, usualTool } from '../work/minutes.ts';
 import { SECOND } from './ids.ts';
-import type { FilmNow, PlanAsks, PlanCoat, PlanLack, PlanOp, PlanPart, Under } from './problem.ts';
+import type { FilmNow, PlanAsk, PlanAsks, PlanCoat, PlanLack, PlanOp, PlanPart, Under } from './problem.ts';
 import { firstHalf, lies, secondHalf, upNow } from './sides.ts';
 import { baredBy, isTrip, moveOp, NOT_WORK, stepOp, tripOps, work } from './steps.ts';
 import { GUN_HOLDS, liftOf, type Lift } from './things.ts';
@@ -51,11 +53,14 @@ class Writer implements Chain {
   /** It is with somebody who works for the shop, and has not been fetched. */
   private trip: PlanOp | null = null;
   private readonly carryTo: string | null;
+  /** What coats are laid on with where it can be; null: as the route says. */
+  private readonly tool: Tool | null;
   /** What is on each face by then. */
   private readonly top = new Map<Face, Under>();
 
-  constructor(snapshot: Snapshot, part: DerivedPart, coatPlaceId: string | null) {
-    this.carryTo = coatPlaceId === part.placeId ? null : coatPlaceId;
+  constructor(snapshot: Snapshot, part: DerivedPart, ask: Pick<PlanAsk, 'coatPlaceId' | 'tool'>) {
+    this.carryTo = ask.coatPlaceId === part.placeId ? null : ask.coatPlaceId;
+    this.tool = ask.tool ?? null;
     this.snapshot = snapshot;
     this.part = part;
     for (const f of part.state.faces) this.top.set(f.face, underOf(part, f, snapshot));
@@ -236,7 +241,8 @@ class Writer implements Chain {
     if (this.lies && !this.turnUp(faces[0]!, step.stepId)) return false;
     const opId = `${row.partId}/${step.stepId}${this.lies && faces[0] === 'B' ? SECOND : ''}/${no}`;
     const areaM2 = row.areaM2 === null ? null : (row.areaM2 * faces.length) / state.faces.length;
-    const tool = step.tool ?? usualTool(sheet);
+    const asked = this.tool !== null && traitsOf(sheet).tools.includes(this.tool) ? this.tool : null;
+    const tool = asked ?? step.tool ?? usualTool(sheet);
     this.ops.push({
       ...work(this.part, step.stepId, step.kind),
       opId,
@@ -319,8 +325,12 @@ function again(part: DerivedPart, steps: readonly StepNow[], capacity: Capacity)
 }
 
 /** What is left to do on a part, in order, and what keeps the rest of it out of a plan. Pure. */
-export function operationsOf(snapshot: Snapshot, part: DerivedPart, coatPlaceId: string | null): Chain {
-  const writer = new Writer(snapshot, part, coatPlaceId);
+export function operationsOf(
+  snapshot: Snapshot,
+  part: DerivedPart,
+  ask: Pick<PlanAsk, 'coatPlaceId' | 'tool'>,
+): Chain {
+  const writer = new Writer(snapshot, part, ask);
   const lack = lackOf(part);
   if (lack !== null) {
     writer.ask(lack);

@@ -12,7 +12,7 @@ import {
 import { GRID_MS, upToGrid } from './grid.ts';
 import { Lay } from './lay.ts';
 import { waitMs } from './steps.ts';
-import type { Binding, PlanItem, PlanOp, PlanProblem } from './problem.ts';
+import type { Binding, PlanItem, PlanOp, PlanPin, PlanProblem } from './problem.ts';
 import type { RunBook } from './runBook.ts';
 import type { Shared } from './shared.ts';
 import type { Timetable } from './timetable.ts';
@@ -31,7 +31,7 @@ export interface Ground {
   readonly table: Timetable;
   readonly shared: Shared;
   readonly runs: RunBook;
-  readonly pins: ReadonlyMap<string, number>;
+  readonly pins: ReadonlyMap<string, PlanPin>;
   readonly delays: Delays;
 }
 
@@ -54,9 +54,10 @@ export class Placing {
   one(way: Way, op: PlanOp): boolean {
     const ready = this.readyFor(way, op);
     if (ready === null) return false;
-    const pinMs = this.on.pins.get(op.opId);
+    const pin = this.on.pins.get(op.opId);
+    const pinMs = pin?.sessionMs;
     const due = later(ready, this.on.delays.earliest.get(op.opId) ?? 0, 'shared');
-    const at = pinMs === undefined ? due : later(due, pinMs, 'pin');
+    const at = pin ? later(due, pin.fromMs ?? pin.sessionMs, 'pin') : due;
     if (op.coat) return this.coat(way, op, at, pinMs ?? null);
     if (op.handsMin === 0) {
       // Only time passes: nothing stands in the plan for it.

@@ -29,6 +29,8 @@ export interface PlanAsk {
   readonly coatPlaceId: string | null;
   /** Painted faces that hang or lie there at once, m²; null: room for all. */
   readonly roomM2: number | null;
+  /** What coats are laid on with where their sheet allows it, whatever the routes say: what if. Absent: as routes say. */
+  readonly tool?: Tool | null;
   readonly goal: PlanGoal;
   /** What a person fixed: this work in the session that begins then, or not before it. */
   readonly pins: readonly PlanPin[];
@@ -53,6 +55,8 @@ export interface PartDays {
 export interface PlanPin {
   readonly opId: string;
   readonly sessionMs: number;
+  /** No sooner than then in that session: a run to a time. Absent: whenever it goes. */
+  readonly fromMs?: number;
 }
 
 /** What work takes of whoever does it. */

@@ -246,3 +246,25 @@ describe('places that share their air', () => {
     expect(spanOf(one, 'c/s1')!.fromMs - spanOf(one, 'a/s1')!.toMs).toBeGreaterThan(2 * HOUR_MS);
   });
 });
+
+describe('a gun-load pinned to a time', () => {
+  const coat = coatOp('a', 1, [{ kind: 'bare' }], { handsMin: 30 });
+  const session = at('2026-03-06T18:00');
+  const pinned = (fromMs: number): PlanProblem => {
+    const p = shop({ a: [coat] }, {});
+    return { ...p, ask: { ...p.ask, pins: [{ opId: 'a/s1', sessionMs: session, fromMs }] } };
+  };
+  it('is laid no sooner than then, set up before; sooner is caught with both times', () => {
+    const p = pinned(at('2026-03-06T19:45'));
+    const made = plan(p);
+    expect(spanOf(made, 'a/s1')!.fromMs).toBe(at('2026-03-06T19:45'));
+    expect(made.runs[0]!.fromMs).toBe(at('2026-03-06T19:15'));
+    expect(
+      checkPlan(p, plan(pinned(at('2026-03-06T19:00')))).map((b) => [b.code, b.figure, b.limit]),
+    ).toEqual([['pin', at('2026-03-06T19:00'), at('2026-03-06T19:45')]]);
+  });
+  it('too late in the session to be done in it, it holds nowhere, and that is said', () => {
+    const made = plan(pinned(at('2026-03-06T21:40')));
+    expect(made.left.map((l) => l.lack)).toEqual(['pin']);
+  });
+});

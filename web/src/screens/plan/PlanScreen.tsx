@@ -6,6 +6,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
 import { Heading } from '../../ui/Heading.tsx';
 import { ToBuy } from '../../ui/ToBuy.tsx';
+import { ToolForm } from './ToolForm.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
 import { dayAndTime, moment } from '../../ui/time.ts';
 import { AskForm } from './AskForm.tsx';
@@ -100,6 +101,7 @@ function Planning(props: PlanningProps) {
             />
           ) : null}
           {view ? <MoreForm view={view} ask={p.ask} onTry={p.tryOut} /> : null}
+          {view ? <ToolForm ask={p.ask} onTry={p.tryOut} /> : null}
           {view ? <LateForm onTry={(lateDays, what) => p.tryOut({ ...p.ask, lateDays }, what)} /> : null}
         </section>
       ) : null}

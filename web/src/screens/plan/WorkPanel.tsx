@@ -1,7 +1,10 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { reasonChain, type PlanAsk, type PlanBlock, type PlanLane, type PlanView } from '@calvetta/core';
 import { BIND_WORDS } from '@calvetta/contract/words';
+import { Field } from '../../forms/Field.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { fromLocalInput, toLocalInput } from '../../ui/time.ts';
 import { PartDaysForm } from './PartDaysForm.tsx';
 import { airWords, blockWords, slackWords, spanWords, timeWords } from './planWords.ts';
 import type { NotPinned } from './usePlanner.ts';
@@ -11,7 +14,7 @@ interface Props {
   readonly opId: string;
   readonly notPinned: NotPinned | null;
   readonly onBlock: (opId: string) => void;
-  readonly onMove: (opId: string, sessionMs: number) => void;
+  readonly onMove: (opId: string, sessionMs: number, fromMs?: number) => void;
   readonly onUnpin: (opId: string) => void;
   readonly onAsk: (ask: PlanAsk) => void;
 }
@@ -59,6 +62,15 @@ export function WorkPanel({ view, opId, notPinned, onBlock, onMove, onUnpin, onA
           )}
         </div>
       )}
+      {block.isMend || !here ? null : (
+        <AtTime
+          key={opId}
+          block={block}
+          session={here}
+          view={view}
+          onAt={(fromMs) => onMove(opId, here.fromMs, fromMs)}
+        />
+      )}
       <PartDaysForm
         key={`${lane.partId} ${JSON.stringify(view.ask.parts ?? null)}`}
         partId={lane.partId}
@@ -68,6 +80,39 @@ export function WorkPanel({ view, opId, notPinned, onBlock, onMove, onUnpin, onA
       />
       {notPinned?.opId === opId ? <No view={view} block={block} no={notPinned} onMove={onMove} /> : null}
     </section>
+  );
+}
+
+/** Work of a session that is not to be begun before an hour: somebody comes late, or a delivery does. */
+function AtTime({
+  block,
+  session,
+  view,
+  onAt,
+}: {
+  readonly block: PlanBlock;
+  readonly session: PlanView['sessions'][number];
+  readonly view: PlanView;
+  readonly onAt: (fromMs: number) => void;
+}) {
+  const [text, setText] = useState(toLocalInput(block.spans[0]!.fromMs, view.zone));
+  const atMs = fromLocalInput(text, view.zone);
+  const isIn = atMs !== null && session.fromMs <= atMs && atMs < session.toMs;
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (isIn) onAt(atMs);
+      }}
+    >
+      <Field label="Not before, in this session" problem={isIn ? null : 'Within the session.'}>
+        <input type="datetime-local" value={text} onChange={(e) => setText(e.target.value)} />
+      </Field>
+      <Button isInRow type="submit" disabled={!isIn}>
+        Pin it to then
+      </Button>
+    </form>
   );
 }
 

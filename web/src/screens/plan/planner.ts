@@ -1,4 +1,4 @@
-import type { BindKind, Help, Holds, Plan, PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
+import type { BindKind, Help, Holds, Plan, PlanAsk, PlanPin, PlanView, SnapshotSource } from '@calvetta/core';
 
 /** What the page asks of the worker beside it. `no`: an answer to an older question is not heard. */
 export type PlannerAsked =
@@ -26,8 +26,7 @@ export type PlannerAsked =
       readonly source: SnapshotSource;
       readonly ask: PlanAsk;
       readonly plan: Plan;
-      readonly opId: string;
-      readonly sessionMs: number;
+      readonly pin: PlanPin;
     }
   | {
       readonly kind: 'hold';

@@ -60,8 +60,9 @@ async function work(asked: Exclude<PlannerAsked, { kind: 'stop' }>): Promise<voi
     page.postMessage({ kind: 'read', no: asked.no, view: planView(snapshot, problem, made), since });
   }
   if (asked.kind === 'pin') {
-    const { no, opId, sessionMs } = asked;
-    const answer = tryPin(problem, asked.plan, { opId, sessionMs });
+    const { no } = asked;
+    const { opId, sessionMs } = asked.pin;
+    const answer = tryPin(problem, asked.plan, asked.pin);
     page.postMessage(
       answer.holds
         ? { kind: 'pinned', no, view: planView(snapshot, answer.problem, answer.made) }

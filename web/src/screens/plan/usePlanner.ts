@@ -1,5 +1,12 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { orderOf, type Plan, type PlanAsk, type PlanView, type SnapshotSource } from '@calvetta/core';
+import {
+  orderOf,
+  type Plan,
+  type PlanAsk,
+  type PlanPin,
+  type PlanView,
+  type SnapshotSource,
+} from '@calvetta/core';
 import type { PlannerAsked, PlannerSaid, Since } from './planner.ts';
 
 /** A search stops by itself after so long; whoever is content sooner stops it. */
@@ -27,7 +34,7 @@ export interface Planner {
   make: (source: SnapshotSource, ask: PlanAsk, before: Plan | null) => void;
   stop: () => void;
   read: (source: SnapshotSource, ask: PlanAsk, plan: Plan) => void;
-  pin: (source: SnapshotSource, view: PlanView, opId: string, sessionMs: number) => void;
+  pin: (source: SnapshotSource, view: PlanView, to: PlanPin) => void;
   /** Puts a plan seen before on the page again. */
   show: (view: PlanView) => void;
 }
@@ -106,10 +113,10 @@ export function usePlanner(): Planner {
     [ask],
   );
   const pin = useCallback(
-    (source: SnapshotSource, view: PlanView, opId: string, sessionMs: number): void => {
+    (source: SnapshotSource, view: PlanView, to: PlanPin): void => {
       no.current++;
       setState((s) => ({ ...s, notPinned: null, trouble: null }));
-      ask({ kind: 'pin', no: no.current, source, ask: view.ask, plan: view.plan, opId, sessionMs });
+      ask({ kind: 'pin', no: no.current, source, ask: view.ask, plan: view.plan, pin: to });
     },
     [ask],
   );

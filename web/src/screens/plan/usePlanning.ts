@@ -86,10 +86,11 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
     },
     session: picked ?? Math.max(0, ofChosen),
     setSession: setPicked,
-    move: (opId: string, sessionMs: number): void => {
+    move: (opId: string, sessionMs: number, fromMs?: number): void => {
       setChosen(opId);
       setPicked(null);
-      if (view && source.current) planner.pin(source.current, view, opId, sessionMs);
+      if (view && source.current)
+        planner.pin(source.current, view, { opId, sessionMs, ...(fromMs === undefined ? {} : { fromMs }) });
     },
     /** Lives the plan through, to see how sure it is. */
     live: (): void => {
