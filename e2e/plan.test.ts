@@ -249,10 +249,7 @@ describe('who, where and what it holds', () => {
     // Its session's card says the same of the morning after.
     const name = /m²\. ([^;]+?) (until|past)/.exec(text)![1]!;
     const card = page.locator('section[aria-label="The session"]');
-    await card
-      .getByText(new RegExp(name))
-      .first()
-      .waitFor();
+    await card.getByText(new RegExp(name)).first().waitFor();
 
     await page.getByRole('button', { name: 'Keep this plan' }).click();
     await page.getByText('The plan is kept').waitFor();

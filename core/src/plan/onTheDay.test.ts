@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { cupFullMl } from '../mix/cup.ts';
 import { sessionCard } from './card.ts';
-import { runMix } from './onTheDay.ts';
+import { runMix } from './runMix.ts';
 import { block, coat, H, lane, M, run, view } from './test/view.ts';
 
 /** A straight cup: π · 40² mm² · h, so 1 mm is 5.0265 mL. */

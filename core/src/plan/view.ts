@@ -22,7 +22,7 @@ import type {
 } from './problem.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import type { CoatReading } from './reading.ts';
-import { runMix, type RunMix } from './onTheDay.ts';
+import { runMix, type RunMix } from './runMix.ts';
 import { unfitOf, type Unfit } from './unfit.ts';
 
 /** A piece of work as it is drawn and told. */

@@ -11,7 +11,8 @@ interface Props {
   readonly ask: PlanAsk;
   readonly onTry: (ask: PlanAsk, what: string) => void;
 }
-const LONGEST_MS = 24 * 3_600_000;
+const HOUR_MS = 3_600_000;
+const LONGEST_MS = 24 * HOUR_MS;
 /** A number of people as typed; null: it is none. */
 const people = (text: string, least: number): number | null => {
   const read = number('people', least, 10)(text);
@@ -22,8 +23,10 @@ const people = (text: string, least: number): number | null => {
 export function MoreForm({ view, ask, onTry }: Props) {
   const [many, setMany] = useState('1');
   const [spray, setSpray] = useState('0');
-  const [from, setFrom] = useState(toLocalInput(view.nowMs, view.zone));
-  const [to, setTo] = useState(toLocalInput(view.nowMs + 3 * 3_600_000, view.zone));
+  // The next whole hour: now itself is past by the time it is read.
+  const soonMs = Math.ceil(view.nowMs / HOUR_MS + 0.01) * HOUR_MS;
+  const [from, setFrom] = useState(toLocalInput(soonMs, view.zone));
+  const [to, setTo] = useState(toLocalInput(soonMs + 3 * HOUR_MS, view.zone));
   const n = people(many, 1);
   const painters = people(spray, 0);
   const isBad = n === null || painters === null || painters > n;
