@@ -159,7 +159,7 @@ function mended(j: Judged, on: Standing, coat: PlanOp, mend: PlanItem): void {
     if (sandMs === null || startOf(mend) < sandMs - NEAR_MS)
       say(j, 'stage', [mend.opId], startOf(mend), sandMs);
   }
-  j.works.push({ item: mend, placeId: on.placeId, isDust: true });
+  j.works.push({ item: mend, placeId: on.placeId, isDust: true, isHot: false, usesSolvent: false });
   if (on.bare) laidBare(j, on, endOf(mend), on.bare.limit);
   else on.keyed = { fromMs: endOf(mend), toMs: endOf(mend) + DAY_MS };
   on.doneMs = endOf(mend);
@@ -188,7 +188,14 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
     say(j, 'bare', [op.opId], endOf(item), on.outMs);
   if (op.coat) coated(j, on, op, item);
   else {
-    if (op.handsMin > 0) j.works.push({ item, placeId: on.placeId, isDust: op.makesDust });
+    if (op.handsMin > 0)
+      j.works.push({
+        item,
+        placeId: on.placeId,
+        isDust: op.makesDust,
+        isHot: op.isHot,
+        usesSolvent: op.usesSolvent,
+      });
     if (op.bares && !on.bath) laidBare(j, on, endOf(item), op.bares);
     if (on.bath || op.kind === 'preserve') on.bare = on.outMs = null;
   }

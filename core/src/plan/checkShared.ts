@@ -104,6 +104,7 @@ export function air(j: Judged): void {
         const dusty = { ...s, toMs: s.toMs + SETTLES_MS };
         if (w.isDust && (overlap(s, wet) || (dusty.toMs > wet.fromMs && dusty.fromMs <= wet.fromMs)))
           say(j, 'dust', [c.op.opId, w.item.opId], wet.fromMs, dusty.toMs);
+        if (w.isHot && overlap(s, wet)) say(j, 'fire', [w.item.opId, c.op.opId], s.fromMs, wet.toMs);
         if (sprays(c) && overlap(s, poison))
           say(j, 'isocyanate', [w.item.opId, c.op.opId], s.fromMs, poison.toMs);
       }
@@ -119,6 +120,17 @@ export function air(j: Judged): void {
           say(j, 'isocyanate', [o.op.opId, c.op.opId], startOf(o.item), poison.toMs);
     room(j, c);
   }
+  flames(j, airOf);
+}
+
+/** No flame and no sparks while solvent is open in the same air, nor for half an hour after. */
+function flames(j: Judged, airOf: (placeId: string) => string): void {
+  for (const hot of j.works.filter((w) => w.isHot))
+    for (const open of j.works.filter((w) => w.usesSolvent && airOf(w.placeId) === airOf(hot.placeId)))
+      for (const h of hot.item.spans)
+        for (const s of open.item.spans)
+          if (overlap(h, { ...s, toMs: s.toMs + SETTLES_MS }))
+            say(j, 'fire', [hot.item.opId, open.item.opId], h.fromMs, s.toMs + SETTLES_MS);
 }
 
 function room(j: Judged, c: Coated): void {

@@ -22,6 +22,7 @@ export const BREACHES = [
   'bare',
   'dust',
   'isocyanate',
+  'fire',
   'room',
   'thing',
   'run',
@@ -57,6 +58,8 @@ export interface Worked {
   readonly item: PlanItem;
   readonly placeId: string;
   readonly isDust: boolean;
+  readonly isHot: boolean;
+  readonly usesSolvent: boolean;
 }
 export interface Judged {
   readonly problem: PlanProblem;

@@ -127,6 +127,10 @@ export interface PlanOp {
   readonly leastPeople: number;
   readonly isSplittable: boolean;
   readonly makesDust: boolean;
+  /** A flame or sparks. */
+  readonly isHot: boolean;
+  /** Solvent stands open while it is done, and in the air for a while after. */
+  readonly usesSolvent: boolean;
   /** What comes after it hangs on what is found. */
   readonly isLook: boolean;
   /** Hours that pass after it without anyone: a bath, a trial, a contractor. */

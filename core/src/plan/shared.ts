@@ -7,7 +7,7 @@ import type { PlanItem, PlanOp, PlanProblem } from './problem.ts';
 import type { CoatReading } from './reading.ts';
 import { waitMs } from './steps.ts';
 import { mostOf, type Held } from './things.ts';
-import { DUST_SETTLES_MS, ISOCYANATE_MS, type Timetable } from './timetable.ts';
+import { DUST_SETTLES_MS, ISOCYANATE_MS, SOLVENT_MS, type Timetable } from './timetable.ts';
 import { isIsocyanate, type Stop, type Way } from './way.ts';
 import type { PlanWeather } from './weather.ts';
 
@@ -32,6 +32,8 @@ export class Shared {
     if (hands !== null) return { by: 'people', nextMs: hands };
     const masked = this.table.airTaken(placeId, 'isocyanate', span);
     if (masked !== null) return { by: 'dust', nextMs: masked };
+    const fire = this.fireUntil(placeId, op, span);
+    if (fire !== null) return { by: 'dust', nextMs: fire };
     const settled = { ...span, toMs: span.toMs + DUST_SETTLES_MS };
     const wet = op.makesDust ? this.table.airTaken(placeId, 'wet', settled) : null;
     return wet === null ? null : { by: 'dust', nextMs: wet };
@@ -41,8 +43,27 @@ export class Shared {
   take(way: Way, op: PlanOp, session: number, span: Span, people: number): void {
     this.table.take(session, span, people, skillOf(op));
     this.table.fill(placeOf(way, op), 'work', span);
-    if (op.makesDust) this.table.fill(placeOf(way, op), 'dust', span);
+    this.fill(placeOf(way, op), op, span);
     this.hold(op, span);
+  }
+
+  /** What work of hands leaves in the air. */
+  private fill(placeId: string, { makesDust, isHot, usesSolvent }: PlanOp, span: Span): void {
+    if (makesDust) this.table.fill(placeId, 'dust', span);
+    if (isHot) this.table.fill(placeId, 'hot', span);
+    if (usesSolvent) this.table.fill(placeId, 'solvent', span);
+  }
+
+  /** Until when wet film or solvent keeps a flame away, or a flame solvent; null: nothing does. */
+  private fireUntil(placeId: string, { isHot, usesSolvent }: PlanOp, span: Span): number | null {
+    const { fromMs, toMs } = span;
+    const solvent = isHot
+      ? this.table.airTaken(placeId, 'solvent', { fromMs: fromMs - SOLVENT_MS, toMs })
+      : null;
+    if (solvent !== null) return solvent + SOLVENT_MS;
+    const wet = isHot ? this.table.airTaken(placeId, 'wet', span) : null;
+    if (wet !== null) return wet;
+    return usesSolvent ? this.table.airTaken(placeId, 'hot', { fromMs, toMs: toMs + SOLVENT_MS }) : null;
   }
 
   /** When a thing that work holds over a span has room for it; null: it has. */
@@ -104,8 +125,10 @@ export class Shared {
     for (const span of item.spans) {
       this.table.fill(placeId, 'work', span);
       this.table.take(this.table.sessionAt(span.fromMs), span, item.people, op && skillOf(op));
-      if (op?.makesDust ?? true) this.table.fill(placeId, 'dust', span);
-      if (op) this.hold(op, span);
+      if (op) {
+        this.fill(placeId, op, span);
+        this.hold(op, span);
+      } else this.table.fill(placeId, 'dust', span);
     }
     const endMs = item.spans[item.spans.length - 1]!.toMs;
     for (const h of op?.holds ?? [])
@@ -132,7 +155,8 @@ export class Shared {
       if (fullMs !== null) return { by: 'room', nextMs: fullMs };
     }
     const dust = this.table.airTaken(placeId, 'dust', { fromMs: span.fromMs, toMs: touchMs });
-    if (dust !== null) return { by: 'dust', nextMs: span.fromMs + GRID_MS };
+    const hot = this.table.airTaken(placeId, 'hot', { fromMs: span.fromMs, toMs: touchMs });
+    if (dust !== null || hot !== null) return { by: 'dust', nextMs: span.fromMs + GRID_MS };
     const { status } = this.weather.verdict(way.stand.surface, op.coat!.sheet, span.fromMs, touchMs);
     return status === 'pass' || status === 'marginal'
       ? null

@@ -26,6 +26,8 @@ const NO_DUST = [
 ];
 /** What has no hands of its own in a plan: it comes round every year, or only time does it. */
 export const NOT_WORK = ['care', 'replace'];
+/** Dry grinding of metal throws sparks. */
+const SPARKS = ['disc', 'spot-disc', 'wire-wheel'];
 const LOOKS = ['gate', 'test', 'inspect', 'refer', 'test-fit'];
 /** What the film below must have reached before (docs/plan.md 8; common practice where the sheet is silent). */
 const NEEDS: Readonly<Partial<Record<string, Stage>>> = {
@@ -84,6 +86,8 @@ export const work = ({ row }: Own, step: string, kind: string): PlanOp => ({
   leastPeople: 1,
   isSplittable: false,
   makesDust: false,
+  isHot: false,
+  usesSolvent: false,
   isLook: false,
   waitHours: 0,
   needs: null,
@@ -111,6 +115,8 @@ export function stepOp(
     mostPeople: minutes >= SHARED_FROM_MIN && !isStrip ? 2 : 1,
     isSplittable: SPLITTABLE.includes(step.kind) || (isStrip && BY_HAND.includes(what ?? '')),
     makesDust: (isStrip && what !== 'keep' && !NO_DUST.includes(what ?? '')) || step.kind === 'abrade',
+    isHot: (step.cautions?.includes('fire') ?? false) || (isStrip && SPARKS.includes(what ?? '')),
+    usesSolvent: step.cautions?.includes('solvent') ?? false,
     isLook: LOOKS.includes(step.kind),
     // Curing takes what its film's own clock says.
     waitHours: step.kind === 'cure' ? 0 : (step.waitHours ?? 0),

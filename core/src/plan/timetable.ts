@@ -5,6 +5,8 @@ import type { Skill, PlanSession } from './problem.ts';
 
 /** After dust nothing wet is begun for this long (docs/plan.md 8; common practice, no published source). */
 export const DUST_SETTLES_MS = 30 * MINUTE_MS;
+/** Solvent is in the air for so long after it stood open (common practice, no published source). */
+export const SOLVENT_MS = 30 * MINUTE_MS;
 /** After isocyanate was sprayed nobody is in that air without a mask for this long. */
 export const ISOCYANATE_MS = 30 * MINUTE_MS;
 
@@ -12,7 +14,7 @@ const NONE: readonly Span[] = [];
 const dayOf = (ms: number): number => Math.floor(ms / DAY_MS);
 
 /** Something that fills a place's air, or must not be disturbed in it. */
-type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work';
+type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work' | 'hot' | 'solvent';
 
 /** What hands and air are taken up with, minute by minute of the sessions, with a way back. */
 export class Timetable {

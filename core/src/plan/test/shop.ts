@@ -79,6 +79,8 @@ export function op(partId: string, no: number, over: Partial<PlanOp> = {}): Plan
     leastPeople: 1,
     isSplittable: false,
     makesDust: false,
+    isHot: false,
+    usesSolvent: false,
     isLook: false,
     waitHours: 0,
     needs: null,
@@ -228,13 +230,16 @@ function randomPart(
     role: 'finish',
     cautions: ['isocyanate'],
   });
-  const ops: PlanOp[] = [op(partId, 1, { handsMin: minutes(), isSplittable: true })];
+  const ops: PlanOp[] = [
+    op(partId, 1, { handsMin: minutes(), isSplittable: true, usesSolvent: random() < 0.5 }),
+  ];
   const what = pick(['grit-blast', 'disc', 'chelating-bath', 'bead-blast']);
   if (random() < 0.7)
     ops.push(
       op(partId, 2, {
         kind: 'strip',
         what,
+        isHot: what === 'disc',
         handsMin: minutes(),
         bares: pick(LIMITS),
         makesDust: random() < 0.6,
