@@ -182,8 +182,11 @@ describe('work dragged with a mouse, and how sure it all is', () => {
     await panel.getByText(/in time for its date \d+ of 100/).waitFor();
     await panel.getByText(/Lived through 200 times/).waitFor({ timeout: 90_000 });
     expect(await violations(page)).toEqual([]);
-    await panel.getByRole('button', { name: 'Stop' }).click();
-  }, 240_000);
+    // It goes on with what would help; stopped, or done already on a quick machine, nothing runs any more.
+    const stop = panel.getByRole('button', { name: 'Stop' });
+    await stop.click({ timeout: 2000 }).catch(() => undefined);
+    await stop.waitFor({ state: 'detached', timeout: 120_000 });
+  }, 300_000);
 });
 
 describe('the plan by touch, 390 wide', () => {
