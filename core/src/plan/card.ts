@@ -40,7 +40,7 @@ export function sessionCard(
     .sort((a, b) => a.fromMs - b.fromMs || a.lane.name.localeCompare(b.lane.name));
   return {
     heat: heatBy(view, entries),
-    cuts: cutsOf(view, session),
+    cuts: cutsOf(view, session, nextMs),
     entries,
     runs: view.runs.filter((r) => overlapMs(r, session) > 0).sort((a, b) => a.fromMs - b.fromMs),
     overnight: nightsOf(view)[index]!.parts.map((p) => ({ name: p.name, handleMs: p.untilMs })),

@@ -1,5 +1,5 @@
 import { MINUTE_MS } from '../base/time.ts';
-import { UNKNOWN_AREA_M2 } from '../work/area.ts';
+import { abradeMinutes } from '../work/minutes.ts';
 import { blockAt, carriedFirst, isTooLong } from './blocks.ts';
 import { filmNow, windowOf } from './films.ts';
 import { skillOf } from './hands.ts';
@@ -20,10 +20,6 @@ const MOST_NUDGES = 480;
 /** Sessions a coat is tried in before its window is given up, and how much is tried for one part. */
 const SESSIONS_TRIED = 4;
 const MOST_NODES = 60;
-
-/** Minutes of a mending abrasion, and of scuffing before a coat, by area (docs/calculations.md: 10 + 25 a square metre). */
-export const mendMinutes = (areaM2: number | null): number =>
-  Math.ceil(10 + 25 * (areaM2 ?? UNKNOWN_AREA_M2));
 
 interface Placed {
   readonly part: PlanPart;
@@ -252,8 +248,8 @@ export class Decoder {
       opId: mendOpId(coat.opId),
       kind: 'mend',
       what: null,
-      handsMin: mendMinutes(coat.coat!.areaM2),
-      mostPeople: mendMinutes(coat.coat!.areaM2) >= SHARED_FROM_MIN ? 2 : 1,
+      handsMin: abradeMinutes(coat.coat!.areaM2),
+      mostPeople: abradeMinutes(coat.coat!.areaM2) >= SHARED_FROM_MIN ? 2 : 1,
       isSplittable: false,
       makesDust: true,
       needs: null,

@@ -66,7 +66,9 @@ export function* makePlans(
   const old = before && stillHolds(problem, before);
   let at: Genes = { order: firstOrder(problem, from), notBefore: new Map(), waits: new Map() };
   let here = make(at);
-  let [best, bestAt] = [old && old.cost.total < here.cost.total ? old : here, at];
+  let best = old && old.cost.total < here.cost.total ? old : here;
+  // The best that these genes made: a plan from before has none to go on from.
+  let own = { at, made: here };
   let tried = 1;
   let betterAt = 1;
   let temperature = START_TEMPERATURE;
@@ -84,11 +86,11 @@ export function* makePlans(
     }
     temperature = Math.max(1e-4, temperature * COOLING);
     // Stuck: from the best once more, and warmer, so that it may go over what lies about it.
-    if (isBetter) {
-      bestAt = genes;
+    if (next.cost.total < own.made.cost.total) {
+      own = { at: genes, made: next };
       betterAt = tried;
     } else if (tried - betterAt > STALE) {
-      [at, here, betterAt, temperature] = [bestAt, best, tried, REHEATED];
+      [at, here, betterAt, temperature] = [own.at, own.made, tried, REHEATED];
     }
     yield { tried, last: next, best, isBetter };
   }

@@ -67,12 +67,20 @@ describe('after this do not blast (docs/plan.md, check value: blast ends 19:30, 
       0,
     );
   };
+  // Out at 22:30, two hours and twenty minutes after its coat.
+  const OUT = { slackMs: 140 * M, shutsMs: 240 * M };
   it('an hour is left in the session when the gun is clean: it may begin an hour later', () =>
-    expect(card(60).cuts).toMatchObject([{ partName: 'A', lastMs: 60 * M, block: { opId: 'a/strip' } }]));
+    expect(card(60, OUT).cuts).toMatchObject([
+      { partName: 'A', lastMs: 60 * M, block: { opId: 'a/strip' } },
+    ]));
   it('coated another day, it may begin as much later as the metal has left then', () =>
-    expect(card(24 * 60, { slackMs: 20 * M }).cuts[0]!.lastMs).toBe(20 * M));
-  it('metal that never goes out has no line, nor has what nothing follows', () => {
+    expect(card(24 * 60, { slackMs: 20 * M, shutsMs: (24 * 60 + 60) * M }).cuts[0]!.lastMs).toBe(20 * M));
+  it('metal that never goes out has no line, nor what lasts until the next evening, nor what nothing follows', () => {
+    expect(card(60).cuts).toEqual([]);
     expect(card(24 * 60, { slackMs: null }).cuts).toEqual([]);
+    // The next evening begins at 24:00 of this drawing and a load takes an hour and a half: out at 25:00 is too soon, at 24:31 later with the hour to spare is not.
+    expect(card(60, { slackMs: 20 * H, shutsMs: 24 * H }).cuts.length).toBe(1);
+    expect(card(60, { slackMs: 24 * H, shutsMs: 25 * H }).cuts).toEqual([]);
     expect(sessionCard(view({ lanes: [lane('a', [blast])] }), 0).cuts).toEqual([]);
   });
 });

@@ -35,25 +35,27 @@ export interface Cut {
 
 /**
  * Until when in its session work that lays metal bare may still be begun: as much later as its gun-load may end before the session does, or,
- * where the coat comes another day, before the metal is out. What is bared with nothing to follow has no line. Pure.
+ * where the coat comes another day, before the metal is out. Metal that never goes out has no line, nor has what lasts until people come again
+ * and a gun-load can be laid, nor what nothing follows. Pure.
  */
 export function cutsOf(
   view: Pick<PlanView, 'lanes' | 'runs'>,
   session: { readonly fromMs: number; readonly toMs: number },
+  nextMs: number,
 ): readonly Cut[] {
   return view.lanes.flatMap((lane): Cut[] => {
     const at = lane.blocks.findLastIndex(
       (b) => b.bares && session.fromMs <= b.spans[0]!.fromMs && b.spans[0]!.fromMs < session.toMs,
     );
     const block = lane.blocks[at];
-    const coat = lane.blocks.slice(at + 1).find((b) => b.coat);
-    if (!block || !coat || lane.blocks.slice(at + 1, lane.blocks.indexOf(coat)).some((b) => b.bares))
-      return [];
-    const run = view.runs.find((r) => r.runId === coat.runId);
-    const isSame = coat.spans[0]!.fromMs < session.toMs;
-    const spareMs = isSame ? session.toMs - (run?.toMs ?? coat.spans[0]!.toMs) : coat.coat!.slackMs;
-    return spareMs === null
-      ? []
-      : [{ partName: lane.name, block, lastMs: block.spans[0]!.fromMs + Math.max(0, spareMs) }];
+    const next = lane.blocks.slice(at + 1).find((b) => b.coat ?? b.bares);
+    if (!block || !next?.coat || next.coat.slackMs === null || next.coat.shutsMs === null) return [];
+    const run = view.runs.find((r) => r.runId === next.runId);
+    const { fromMs, toMs } = run ?? next.spans[0]!;
+    const isSame = next.spans[0]!.fromMs < session.toMs;
+    const spareMs = Math.max(0, isSame ? session.toMs - toMs : next.coat.slackMs);
+    // Begun later, the metal is out as much later.
+    if (isSame && next.coat.shutsMs + spareMs >= nextMs + (toMs - fromMs)) return [];
+    return [{ partName: lane.name, block, lastMs: block.spans[0]!.fromMs + spareMs }];
   });
 }

@@ -244,7 +244,7 @@ class Writer implements Chain {
     const asked = this.tool !== null && traitsOf(sheet).tools.includes(this.tool) ? this.tool : null;
     const tool = asked ?? step.tool ?? usualTool(sheet);
     this.ops.push({
-      ...work(this.part, step.stepId, step.kind),
+      ...work(row.partId, step.stepId, step.kind),
       opId,
       what: step.what ?? null,
       handsMin: Math.ceil(

@@ -1,7 +1,8 @@
 import type { Face } from '../facts/part.ts';
 import type { Capacity } from '../part/shopMeans.ts';
 import type { DerivedPart } from '../shop/part.ts';
-import { UNKNOWN_AREA_M2 } from '../work/area.ts';
+import { faceAreaM2 } from '../work/area.ts';
+import { abradeMinutes } from '../work/minutes.ts';
 import { SECOND } from './ids.ts';
 import type { PlanOp } from './problem.ts';
 
@@ -40,7 +41,7 @@ export function secondHalf(prepared: readonly PlanOp[], areaM2: number | null): 
   const bared = prepared.findLast((o) => o.bares !== null);
   if (!bared) return [];
   if (isByFace(prepared)) return prepared.filter(isOfFace).map(again);
-  const minutes = Math.ceil(10 + 25 * ((areaM2 ?? UNKNOWN_AREA_M2) / 2));
+  const minutes = abradeMinutes(faceAreaM2(areaM2, 2));
   const rest = prepared.slice(prepared.indexOf(bared) + 1).filter(isOfFace);
   const keyed: PlanOp = {
     ...bared,

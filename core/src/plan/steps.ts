@@ -7,7 +7,7 @@ import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import { TURN_OVER_MIN } from '../work/minutes.ts';
 import { FETCH } from './ids.ts';
 import type { PlanOp } from './problem.ts';
-import { heldBy, type Lift } from './things.ts';
+import { heldBy, tubOf, type Lift } from './things.ts';
 
 /** Work that can stop in the middle and go on another day (docs/plan.md 3). */
 const SPLITTABLE = ['degrease', 'mask', 'inspect', 'test-fit', 'repair', 'record', 'reassemble'];
@@ -57,12 +57,7 @@ const prepBy = (step: StepNow['step']): BarePrep | null => {
   const what = step.what ?? '';
   if (what.includes('blast') || what === 'sweep' || what === 'plastic-media' || what === 'dry-ice')
     return 'blasted';
-  return what.endsWith('bath') ||
-    what === 'electrolysis' ||
-    what === 'hot-caustic' ||
-    what === 'solvent-stripper'
-    ? 'chemically-stripped'
-    : 'abraded';
+  return tubOf(what) !== null || what === 'solvent-stripper' ? 'chemically-stripped' : 'abraded';
 };
 
 /** How long metal may stay bare after a step; null: it lays none bare. */
@@ -75,9 +70,9 @@ type Step = StepNow['step'];
 type Own = Pick<DerivedPart, 'row'>;
 
 /** Work on a part of which nothing is asked yet. */
-export const work = ({ row }: Own, step: string, kind: string): PlanOp => ({
-  opId: `${row.partId}/${step}`,
-  partId: row.partId,
+export const work = (partId: string, step: string, kind: string): PlanOp => ({
+  opId: `${partId}/${step}`,
+  partId,
   stepId: step,
   kind,
   what: null,
@@ -109,7 +104,7 @@ export function stepOp(
   const what = step.what ?? null;
   const { massKg, areaM2 } = part.row;
   return {
-    ...work(part, step.stepId, step.kind),
+    ...work(part.row.partId, step.stepId, step.kind),
     what,
     handsMin: minutes,
     mostPeople: minutes >= SHARED_FROM_MIN && !isStrip ? 2 : 1,
@@ -134,7 +129,7 @@ export const moveOp = (
   lift: Lift,
   isCoated: boolean,
 ): PlanOp => ({
-  ...work(part, step, kind),
+  ...work(part.row.partId, step, kind),
   handsMin: TURN_OVER_MIN * lift.people,
   mostPeople: lift.people,
   leastPeople: lift.people,
@@ -162,13 +157,13 @@ export function tripOps(
   };
   return [
     {
-      ...work(part, step.stepId, 'take'),
+      ...work(part.row.partId, step.stepId, 'take'),
       ...way,
       waitHours: step.waitHours ?? 0,
       needs: isCoated ? 'handle' : null,
       bares,
     },
-    { ...work(part, step.stepId + FETCH, 'fetch'), ...way },
+    { ...work(part.row.partId, step.stepId + FETCH, 'fetch'), ...way },
   ];
 }
 

@@ -1,4 +1,5 @@
 import type { Capacity } from '../part/shopMeans.ts';
+import { MOST_LIFT_KG } from '../work/minutes.ts';
 
 /** What of the shop holds only so much at once; every liquid of a bath is a tub of its own. */
 export type ThingKey = 'cabinet' | 'oven' | 'hoist' | 'air' | `bath ${string}`;
@@ -11,8 +12,6 @@ export interface Held {
   readonly until: 'end' | 'waited' | 'next';
 }
 
-/** One person lifts no more than this, kg (common practice; local lifting rules go before). */
-export const MOST_LIFT_KG = 25;
 /** More people than this do not find hold on one part. */
 const MOST_LIFTERS = 4;
 
@@ -38,7 +37,7 @@ export function liftOf(massKg: number | null, hoists: number | null): Lift | nul
 }
 
 /** In which tub a part is stripped; null: in none. */
-const tubOf = (what: string): ThingKey | null =>
+export const tubOf = (what: string): ThingKey | null =>
   what.endsWith('-bath') || what === 'electrolysis' || what === 'hot-caustic' ? `bath ${what}` : null;
 const BY_AIR = ['grit-blast', 'fine-blast', 'bead-blast', 'spot-blast', 'sweep', 'plastic-media'];
 

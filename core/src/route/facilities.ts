@@ -1,9 +1,10 @@
 import type { Facility, ShopMeans } from '../part/shopMeans.ts';
 import type { Survey } from '../part/survey.ts';
+import { MOST_LIFT_KG } from '../work/minutes.ts';
 import type { Act, Way } from './surface/acts.ts';
 
-/** What one person lifts into a bath, kg (common practice). */
-export const MOST_BATH_KG = 25;
+/** What one person lifts into a bath, kg. */
+export const MOST_BATH_KG = MOST_LIFT_KG;
 
 const isTooBig = (a: Act, s: Survey): boolean =>
   (a.needs === 'bead' && s.tooBigFor.includes('cabinet')) ||

@@ -1,7 +1,7 @@
 import type { ProductSheet } from '../products/sheet.ts';
 import type { Tool } from '../products/traits.ts';
 import { traitsOf } from '../products/traitsByBinder.ts';
-import { faceAreaM2 } from './area.ts';
+import { faceAreaM2, UNKNOWN_AREA_M2 } from './area.ts';
 
 /**
  * Minutes of hands for coats: one model for the Bench's lead, leftovers, progress, routes and plans. Setting up and cleaning
@@ -54,3 +54,10 @@ export function leadMinutes(sheet: ProductSheet, areaM2: number | null, faces: n
 /** Rough hours to do a film of so many coats again: strip and recoat what is on it. */
 export const redoHours = (areaM2: number | null, coats: number): number =>
   faceAreaM2(areaM2, 1) * (0.5 + 0.3 * coats) + LEAST_LAY_MIN / 60;
+
+/** Minutes of abrading by hand, by area; a usual one where it is not known (docs/calculations.md: 10 + 25 a square metre). */
+export const abradeMinutes = (areaM2: number | null): number =>
+  Math.ceil(10 + 25 * (areaM2 ?? UNKNOWN_AREA_M2));
+
+/** One person lifts no more than this, kg (common practice; local lifting rules go before). */
+export const MOST_LIFT_KG = 25;

@@ -1,36 +1,12 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { readFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import ICAL from 'ical.js';
-import {
-  comesOn,
-  deriveShop,
-  makePlans,
-  planProblem,
-  shopStateOf,
-  type Plan,
-  type PlanAsk,
-  type SnapshotSource,
-} from '@calvetta/core';
-import type { FeedToken, ShopFile } from '@calvetta/contract';
-import { startTestApp, type TestApp } from '../test/testApp.ts';
+import { comesOn, type Plan, type PlanAsk, type SnapshotSource } from '@calvetta/core';
+import type { FeedToken } from '@calvetta/contract';
+import { askFor, DEMO, firstPlan, startPlanned } from '../test/planned.ts';
+import type { TestApp } from '../test/testApp.ts';
 
-const demo = JSON.parse(
-  readFileSync(new URL('../../../demo/scenario/shop.json', import.meta.url), 'utf8'),
-) as ShopFile;
-const ASK: PlanAsk = {
-  machines: [{ machineId: 'fenland', dueDay: null, weight: 1 }],
-  weeks: 5,
-  people: null,
-  painters: 1,
-  coatPlaceId: 'booth',
-  roomM2: null,
-  goal: 'balanced',
-  pins: [],
-  lost: [],
-  heat: [],
-  seed: 1,
-};
+const ASK = askFor({ weeks: 5, people: null });
 
 /** March and early April of 2026: London keeps UTC until the 29th, and its evenings never reach another day. */
 const londonDay = (ms: number) => {
@@ -43,25 +19,12 @@ describe('a calendar of one’s own', () => {
   let source: SnapshotSource;
   let plan: Plan;
   const keep = async (ask: PlanAsk, version: number): Promise<void> => {
-    const { plan: made } = makePlans(
-      planProblem(deriveShop(shopStateOf(source.shop), source.air, source.nowMs), source.air, ask),
-    ).next().value.best;
-    plan = made;
+    plan = firstPlan(source, ask);
     const sent = { planId: randomUUID(), version, personId: 'ines', ask, plan };
     expect((await app.post('/api/plan', sent)).status).toBe(201);
   };
   beforeAll(async () => {
-    app = await startTestApp({ shop: null });
-    app.clock.nowMs = Date.parse(demo.asOf);
-    expect((await app.post('/api/import/shop', demo)).status).toBe(201);
-    const readings = Array.from({ length: 21 * 24 }, (_, h) => ({
-      at: new Date(app.clock.nowMs - h * 3_600_000).toISOString(),
-      airC: 18 + 0.2 * Math.sin(h),
-      rhPct: 50 + Math.sin(h / 5),
-    }));
-    for (const place of ['booth', 'shed'])
-      expect((await app.post(`/api/import/readings?place=${place}`, { readings })).status).toBeLessThan(300);
-    source = (await app.call('GET', '/api/source')).body as SnapshotSource;
+    ({ app, source } = await startPlanned());
     await keep(ASK, 0);
   }, 120_000);
   afterAll(() => app.close());
@@ -83,14 +46,14 @@ describe('a calendar of one’s own', () => {
 
   it('has the sessions that its owner comes to, and no other', async () => {
     for (const id of ['ruth', 'nell', 'tom']) {
-      const { comes = null } = demo.people.find((p) => p.personId === id)!;
+      const { comes = null } = DEMO.people.find((p) => p.personId === id)!;
       const theirs = worked().filter((s) => comesOn(comes, londonDay(s.fromMs)));
       expect((await events(await made(id))).map((e) => e.atMs)).toEqual(theirs.map((s) => s.fromMs));
     }
   });
   it('what all of them do is what there is to do: every line of the plan is somebody’s', async () => {
     const whole = await events('/api/plan.ics');
-    const own = (await Promise.all(demo.people.map(async (p) => events(await made(p.personId))))).flat();
+    const own = (await Promise.all(DEMO.people.map(async (p) => events(await made(p.personId))))).flat();
     for (const e of whole) {
       const lines = e.text.split('\n').slice(0, -1);
       const said = new Set(own.filter((o) => o.atMs === e.atMs).flatMap((o) => o.text.split('\n')));

@@ -1,63 +1,30 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { readFileSync } from 'node:fs';
 import { randomUUID } from 'node:crypto';
 import ICAL from 'ical.js';
 import {
   deriveShop,
-  makePlans,
   plannedBefore,
   planProblem,
   planView,
   shopStateOf,
   type Plan,
-  type PlanAsk,
   type HoursView,
   type SnapshotSource,
 } from '@calvetta/core';
-import type { PlanBuyResponse, ShopFile } from '@calvetta/contract';
+import type { PlanBuyResponse } from '@calvetta/contract';
 import { receive, tinOf } from '../test/shelf.ts';
-import { startTestApp, type TestApp } from '../test/testApp.ts';
+import { askFor, DEMO, firstPlan, startPlanned } from '../test/planned.ts';
+import type { TestApp } from '../test/testApp.ts';
 
-const demo = JSON.parse(
-  readFileSync(new URL('../../../demo/scenario/shop.json', import.meta.url), 'utf8'),
-) as ShopFile;
-
-const ASK: PlanAsk = {
-  machines: [{ machineId: 'fenland', dueDay: '2026-05-02', weight: 1 }],
-  weeks: 8,
-  people: 2,
-  painters: 1,
-  coatPlaceId: 'booth',
-  roomM2: null,
-  goal: 'balanced',
-  pins: [],
-  lost: [],
-  heat: [],
-  seed: 1,
-};
+const ASK = askFor({ machines: [{ machineId: 'fenland', dueDay: '2026-05-02', weight: 1 }] });
 
 describe('a plan on the server', () => {
   let app: TestApp;
   let source: SnapshotSource;
   let plan: Plan;
   beforeAll(async () => {
-    app = await startTestApp({ shop: null });
-    app.clock.nowMs = Date.parse(demo.asOf);
-    expect((await app.post('/api/import/shop', demo)).status).toBe(201);
-    // Three weeks of a booth that hardly changes, a reading an hour: what a plan needs of the weeks to come. One that is the
-    // same for two hours is a stuck probe.
-    const readings = Array.from({ length: 21 * 24 }, (_, h) => ({
-      at: new Date(app.clock.nowMs - h * 3_600_000).toISOString(),
-      airC: 18 + 0.2 * Math.sin(h),
-      rhPct: 50 + Math.sin(h / 5),
-    }));
-    for (const place of ['booth', 'shed'])
-      expect((await app.post(`/api/import/readings?place=${place}`, { readings })).status).toBeLessThan(300);
-    source = (await app.call('GET', '/api/source')).body as SnapshotSource;
-    const made = makePlans(
-      planProblem(deriveShop(shopStateOf(source.shop), source.air, source.nowMs), source.air, ASK),
-    );
-    plan = made.next().value.best.plan;
+    ({ app, source } = await startPlanned());
+    plan = firstPlan(source, ASK);
   }, 120_000);
   afterAll(() => app.close());
 
@@ -81,7 +48,7 @@ describe('a plan on the server', () => {
       unmask: 'prepare',
       abrade: 'prepare',
     };
-    const machines = demo.machines.map((m) => ({ machineId: m.machineId, dueDay: null, weight: 1 }));
+    const machines = DEMO.machines.map((m) => ({ machineId: m.machineId, dueDay: null, weight: 1 }));
     const ops = planProblem(snapshot, source.air, { ...ASK, machines })
       .parts.flatMap((p) => p.ops)
       .filter((o) => o.kind in WORK);
@@ -102,7 +69,7 @@ describe('a plan on the server', () => {
   });
   it('a contractor who is a week late brings back a week later: the trips, and nothing else', () => {
     const snapshot = deriveShop(shopStateOf(source.shop), source.air, source.nowMs);
-    const machines = demo.machines.map((m) => ({ machineId: m.machineId, dueDay: null, weight: 1 }));
+    const machines = DEMO.machines.map((m) => ({ machineId: m.machineId, dueDay: null, weight: 1 }));
     const waits = (lateDays: number): ReadonlyMap<string, number> =>
       new Map(
         planProblem(snapshot, source.air, { ...ASK, machines, lateDays }).parts.flatMap((p) =>

@@ -18,6 +18,7 @@ import type {
   PlanSession,
   Under,
 } from '../problem.ts';
+import { work } from '../steps.ts';
 import { GUN_HOLDS, heldBy } from '../things.ts';
 import { planAir, usualOf } from '../usual.ts';
 
@@ -67,29 +68,11 @@ export function air(
 export const surface = (track: readonly AirStretch[], endMs: number, tauS = 600): readonly SurfaceStretch[] =>
   growingTrack({ air: track, tauS, own: [], fromMs: track[0]!.fromMs, toMs: endMs });
 
-export function op(partId: string, no: number, over: Partial<PlanOp> = {}): PlanOp {
-  return {
-    opId: `${partId}/s${no}`,
-    partId,
-    stepId: `s${no}`,
-    kind: 'degrease',
-    what: null,
-    handsMin: 30,
-    mostPeople: 1,
-    leastPeople: 1,
-    isSplittable: false,
-    makesDust: false,
-    isHot: false,
-    usesSolvent: false,
-    isLook: false,
-    waitHours: 0,
-    needs: null,
-    bares: null,
-    holds: [],
-    coat: null,
-    ...over,
-  };
-}
+export const op = (partId: string, no: number, over: Partial<PlanOp> = {}): PlanOp => ({
+  ...work(partId, `s${no}`, 'degrease'),
+  handsMin: 30,
+  ...over,
+});
 
 export function coatOp(
   partId: string,

@@ -1,6 +1,7 @@
 import type { PointerEvent } from 'react';
 import type { PlanBlock, PlanLane, PlanView } from '@calvetta/core';
 import { LACK_WORDS } from '@calvetta/contract/words';
+import { Columns } from './Columns.tsx';
 import { xAt, type Column, type Ground } from './geometry.ts';
 import { blockWords, isRisky, slackWords, spanWords } from './planWords.ts';
 
@@ -49,16 +50,7 @@ export function LaneRow({ lane, view, ground, namesPx, session, chosen, dragged,
         height={LANE_PX}
         aria-hidden="true"
       >
-        {ground.columns.map((c) => (
-          <rect
-            key={c.fromMs}
-            x={c.x}
-            width={c.width}
-            height={LANE_PX}
-            fill={c.index === session ? 'var(--chosen)' : 'var(--ground)'}
-            fillOpacity={c.index === session ? 0.12 : 0.55}
-          />
-        ))}
+        <Columns ground={ground} height={LANE_PX} session={session} />
         {lane.blocks.map((b) => (
           <Windows key={b.opId} block={b} ground={ground} />
         ))}

@@ -33,8 +33,9 @@ export function SessionPanel({ view, index, opId, onBlock, onLose }: Props) {
       {card.entries.length === 0 ? <p className="text-quiet">Nothing is planned for it.</p> : null}
       {card.heat.map((h) => (
         <p key={h.placeId} className="text-[14px]">
-          <span className="figure">{h.placeName} warm</span>, {units.temp(h.airC, 0)}, by{' '}
-          {timeWords(h.byMs, view)}: castings follow hours later.
+          <span className="figure">{h.placeName} warm</span>, {units.temp(h.airC, 0)},{' '}
+          {h.byMs <= view.nowMs ? 'from now on' : `by ${timeWords(h.byMs, view)}`}: castings follow hours
+          later.
         </p>
       ))}
       {card.runs.map((r) => (
@@ -130,7 +131,7 @@ function Cuts({ cuts, view }: { readonly cuts: SessionCard['cuts']; readonly vie
   return cuts.map((c) => (
     <p key={c.block.opId} className="border-l-4 border-warn pl-2 text-[14px]">
       After <span className="figure">{clockTime(c.lastMs, view.zone)}</span> do not begin on {c.partName}:{' '}
-      {blockWords(c.block)}. It could not be coated before it rusts again.
+      {blockWords(c.block)}. It could not be coated while the metal is still fit for it.
     </p>
   ));
 }

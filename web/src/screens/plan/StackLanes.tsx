@@ -1,4 +1,5 @@
 import type { LaneBlock, OtherLane, PlanView } from '@calvetta/core';
+import { Columns } from './Columns.tsx';
 import { xAt, type Ground } from './geometry.ts';
 import { lookOf } from './LaneRow.tsx';
 import { blockWords, spanWords } from './planWords.ts';
@@ -66,16 +67,7 @@ function Behind({
   const unfit = view.unfit.find((u) => u.placeId === lane.key);
   return (
     <svg className="absolute top-0" style={{ left: namesPx }} width={ground.widthPx} height={height}>
-      {ground.columns.map((c) => (
-        <rect
-          key={c.fromMs}
-          x={c.x}
-          width={c.width}
-          height={height}
-          fill={c.index === session ? 'var(--chosen)' : 'var(--ground)'}
-          fillOpacity={c.index === session ? 0.12 : 0.55}
-        />
-      ))}
+      <Columns ground={ground} height={height} session={session} />
       {unfit?.spans.map((s) => (
         <rect
           key={s.fromMs}
