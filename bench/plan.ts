@@ -5,6 +5,7 @@ import {
   dragLimit,
   makePlans,
   passOrder,
+  plainAsk,
   planProblem,
   planView,
   shopStateOf,
@@ -18,19 +19,8 @@ import { airAt, recordAt } from '../demo/alive.ts';
 import { bestMs, type Line } from './print.ts';
 
 const FLEET = ['quarry', 'saltern', 'fenland', 'pump', 'van'];
-const ask = (machineIds: readonly string[], weeks: number, people: number): PlanAsk => ({
-  machines: machineIds.map((machineId) => ({ machineId, dueDay: null, weight: 1 })),
-  weeks,
-  people,
-  painters: Math.ceil(people / 2),
-  coatPlaceId: 'booth',
-  roomM2: null,
-  goal: 'balanced',
-  pins: [],
-  lost: [],
-  heat: [],
-  seed: 1,
-});
+const ask = (machineIds: readonly string[], weeks: number, people: number): PlanAsk =>
+  plainAsk(machineIds, { weeks, people, painters: Math.ceil(people / 2), coatPlaceId: 'booth' });
 /** A gun-load of eleven parts, three passes each, after its greedy order alone. */
 const LOAD = Array.from({ length: 11 }, (_, k) => ({
   id: `p${k}`,

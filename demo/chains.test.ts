@@ -2,7 +2,10 @@ import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import {
   deriveShop,
+  coatedFace,
+  coatVerdict,
   NO_CAPACITY,
+  plainAsk,
   makePlans,
   planProblem,
   planView,
@@ -35,19 +38,7 @@ function shop(over: Partial<Capacity>, begunAnew: readonly string[] = []): Snaps
     nowMs,
   );
 }
-const askFor = (machineId: string): PlanAsk => ({
-  machines: [{ machineId, dueDay: null, weight: 1 }],
-  weeks: 8,
-  people: 2,
-  painters: 1,
-  coatPlaceId: 'booth',
-  roomM2: null,
-  goal: 'balanced',
-  pins: [],
-  lost: [],
-  heat: [],
-  seed: 1,
-});
+const askFor = (machineId: string): PlanAsk => plainAsk([machineId], { weeks: 8, coatPlaceId: 'booth' });
 const chain = (s: Snapshot, partId: string) => {
   const { machineId } = s.parts.get(partId)!.row;
   const { parts, asks } = planProblem(s, air, askFor(machineId));
@@ -159,6 +150,67 @@ describe('what somebody else does elsewhere', () => {
   });
   it('asks for no blaster of ours', () =>
     expect(short(ops).filter((o) => /strip.*blast/.test(o))).toEqual([]));
+});
+
+describe('what was sent away', () => {
+  const PORT = 'saltern.float-port';
+  const DAY_MS = 86_400_000;
+  /** The demo, and somebody wrote down that the float left three days ago. */
+  const sent = (backDay: string | null, later: readonly object[] = []): Snapshot => {
+    const record = recordAt(file, nowMs);
+    const entry = (kind: string, atMs: number, body: object) => ({
+      factId: `00000000-0000-4000-8000-${String(atMs).slice(-12).padStart(12, '0')}`,
+      partId: PORT,
+      kind,
+      face: null,
+      personId: 'ines',
+      happenedAtMs: atMs,
+      endedAtMs: null,
+      recordedAtMs: atMs,
+      supersedes: null,
+      body,
+    });
+    const left = entry('sent', nowMs - 3 * DAY_MS, { to: 'Quay Blasting', ...(backDay ? { backDay } : {}) });
+    const facts = [...record.facts, left, ...later] as typeof record.facts;
+    const { means } = record.workshop;
+    const capacity = { ...NO_CAPACITY, hoists: 1 };
+    const workshop = { ...record.workshop, means: { ...means, capacity } };
+    return deriveShop(shopStateOf({ ...record, workshop, facts }), air, nowMs);
+  };
+  const partIn = (s: Snapshot, over: Partial<PlanAsk> = {}) =>
+    planProblem(s, air, { ...askFor('saltern'), ...over }).parts.find((p) => p.partId === PORT)!;
+
+  it('is not taken away again: it is fetched, bare from then on, and nothing of it before its day', () => {
+    const part = partIn(sent('2026-03-20'));
+    expect(part.ops.map((o) => o.kind)).not.toContain('take');
+    expect([part.ops[0]!.kind, part.ops[0]!.bares !== null]).toEqual(['fetch', true]);
+    // London is on UTC until the 29th.
+    expect(part.backMs).toBe(Date.parse('2026-03-20T00:00Z'));
+    const problem = planProblem(sent('2026-03-20'), air, askFor('saltern'));
+    const { plan } = makePlans(problem).next().value.best;
+    for (const i of plan.items.filter((x) => x.opId.startsWith(PORT)))
+      expect(i.spans[0]!.fromMs).toBeGreaterThanOrEqual(part.backMs!);
+  });
+  it('with no day promised it is looked for seventeen days after it left (docs/plan.md 5); late is later', () => {
+    expect(partIn(sent(null)).backMs).toBe(nowMs + 14 * DAY_MS);
+    expect(partIn(sent(null), { lateDays: 7 }).backMs).toBe(nowMs + 21 * DAY_MS);
+  });
+  it('is shown as away, with where and until when, and no coat goes on it without a reason', () => {
+    const { state } = sent('2026-03-20').parts.get(PORT)!;
+    expect(state.headline).toBe('sent');
+    expect(state.lead.act).toEqual({ code: 'fetch', to: 'Quay Blasting', backDay: '2026-03-20' });
+    const sheet = [...sent(null).shop.sheets.values()][0]!;
+    expect(coatVerdict(coatedFace(state.lead), sheet, null, nowMs)?.why).toBe('sent');
+  });
+  it('back, or moved here, it is here', () => {
+    const at = { factId: 'b0000000-0000-4000-8000-000000000001', partId: PORT, face: null, personId: 'ines' };
+    const when = { happenedAtMs: nowMs - DAY_MS, endedAtMs: null, recordedAtMs: nowMs, supersedes: null };
+    for (const [kind, body] of [
+      ['came-back', {}],
+      ['moved', { placeId: 'booth' }],
+    ] as const)
+      expect(sent(null, [{ ...at, ...when, kind, body }]).parts.get(PORT)!.state.headline).not.toBe('sent');
+  });
 });
 
 describe('sessions that are only supposed, and a part’s own days', () => {

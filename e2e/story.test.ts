@@ -390,4 +390,24 @@ describe('units and theme', () => {
     expect(await page.locator('main').innerText()).toMatch(/°F[\s\S]*mil|mil[\s\S]*°F/);
     expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dark');
   });
+  it('a part at the blaster’s is away: the Bench says where and until when, a coat asks for a reason, and it comes back by a touch', async () => {
+    const page = await stage.desk();
+    const partId = 'saltern.float-port';
+    await open(stage, page, `/parts/${partId}`);
+    await page.getByRole('button', { name: 'Log…' }).click();
+    await dialog(page).getByLabel('What was done').selectOption({ label: 'Sent away' });
+    await dialog(page).getByRole('button', { name: 'Log that it left' }).click();
+    // Nobody said to whom: nothing is stored.
+    await dialog(page).getByLabel('To whom').fill('Quay Blasting');
+    await dialog(page).getByLabel('Promised back by').fill('2026-03-20');
+    await dialog(page).getByRole('button', { name: 'Log that it left' }).click();
+    await page.getByText('at Quay Blasting · back by 20 Mar 2026').waitFor();
+    await page.getByText('not known where it is').waitFor();
+    await open(stage, page, '/?show=drying');
+    expect(await rowOf(page, partId).textContent()).toContain('away');
+    await rowOf(page, partId).getByRole('button', { name: 'It is back' }).click();
+    await dialog(page).getByRole('button', { name: 'It is back' }).click();
+    await rowOf(page, partId).waitFor({ state: 'detached' });
+    expect((await rows()).some((r) => r.partId === partId)).toBe(false);
+  });
 });

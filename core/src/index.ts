@@ -186,8 +186,8 @@ export {
   standingFacts,
   ofKind,
   type FactOf,
-  seenSinceStripped,
 } from './facts/part.ts';
+export { seenSinceStripped } from './facts/prep.ts';
 export {
   RATIO_BY,
   WASTE_REASONS,

@@ -20,6 +20,7 @@ import type {
 /** Words for every code, once: screens, documents and exports share them. */
 export const HEADLINE_WORDS: Readonly<Record<Headline, string>> = {
   referred: 'referred',
+  sent: 'away',
   suspect: 'suspect',
   out: 'out',
   refused: 'refused',
@@ -71,6 +72,7 @@ export const ACT_WORDS: Readonly<Record<ActCode, string>> = {
   'ask-sheet': 'Ask the sheet',
   'choose-route': 'Survey',
   prepare: 'Prepare',
+  fetch: 'It is back',
   refer: 'Ask a licensed person',
   mend: 'Mend',
   'decide-colour': 'Decide the colour',

@@ -56,6 +56,9 @@ const listed = (...words: readonly (string | null | undefined | false)[]): strin
   words.filter((w) => w !== null && w !== undefined && w !== false && w !== '').join(', ');
 const because = (reason: string | undefined): string => (reason ? ` — ${reason}` : '');
 
+const sentText = ({ to, backDay }: FactBodies['sent']): string =>
+  listed(`to ${to}`, backDay !== undefined && `back by ${dayWords(backDay)}`);
+
 /** What an entry says beyond what it is, in a few words. */
 export function factDetail(fact: Fact, named: NamedInFact, units: FigureWords): string {
   switch (fact.kind) {
@@ -79,6 +82,8 @@ export function factDetail(fact: Fact, named: NamedInFact, units: FigureWords): 
       return `${TEST_WORDS[fact.body.test]}: ${fact.body.reached ? 'passed' : 'not yet'}`;
     case 'moved':
       return `to ${named.placeName ?? fact.body.placeId}`;
+    case 'sent':
+      return sentText(fact.body);
     case 'surface-read':
       return units.temp(fact.body.surfaceC);
     case 'baked':

@@ -13,6 +13,7 @@ const term = (id: string, word: string, means: string): Term => ({ id, word, mea
 const STATES: Readonly<Record<Headline, string>> = {
   referred:
     'Something was found that a licensed person has to judge: a crack, wall lost on a critical part, or a sign that is not paint. Nothing goes over it until they have answered.',
+  sent: 'It is with somebody who does something to it elsewhere. Nothing can be done to it here until it is back.',
   suspect:
     'Something on record does not fit: a wet film that was too thick, dew on a fresh coat, a reading nobody trusts. Look at it before the next coat.',
   out: 'The bare metal has stood too long in this air, or dew fell on it. Prepare it again.',

@@ -74,12 +74,13 @@ export const BIND_WORDS: Readonly<Record<BindKind, string>> = {
   session: 'nobody is there before',
   people: 'all hands are taken',
   air: 'the air does not allow it before',
-  dust: 'dust, sparks, wet film, solvent or spray mist in the same air',
+  dust: 'dust, sparks, wet film, bare metal, solvent, oil or spray mist in the same air',
   room: 'there is no room to hang it',
   thing: 'bath, oven, cabinet, hoist or compressor is taken',
   bare: 'the metal must be coated before it rusts again',
   shared: 'it waits to share a gun-load, or for work that goes before it',
   pin: 'it was pinned',
+  sent: 'it was sent away, and is looked for then',
 };
 
 export const COST_WORDS: Readonly<Record<CostKind, string>> = {
@@ -112,6 +113,7 @@ export const BREACH_WORDS: Readonly<Record<BreachCode, string>> = {
   dust: 'dust and wet film share the air',
   isocyanate: 'somebody works in air in which isocyanate is sprayed',
   fire: 'sparks or a flame near wet film or open solvent',
+  oil: 'wax or oil near metal laid bare or wet film',
   room: 'more hangs there than there is room for',
   thing: 'more is asked of bath, oven, cabinet, hoist or compressor than it holds',
   run: 'a run does not hold together',

@@ -10,6 +10,7 @@ const STATE_GLOSS: Readonly<Partial<Record<CoatRefusal['why'], string>>> = {
     'something was found here that a licensed person has to judge, and it stays in sight until they have',
   unprepared:
     'nothing is recorded that prepares this surface: it was neither stripped nor abraded. Log what was done first',
+  sent: 'it was sent away and has not come back: log that it is back, or that this was done where it is',
   suspect: 'the film below cannot be trusted until it is tested',
   out: 'the bare metal has stood too long',
   refused: 'this product may not follow the one below',

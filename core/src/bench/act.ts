@@ -32,6 +32,8 @@ export type NextAct =
   | { readonly code: 'decide-colour'; readonly shutsMs: number | null }
   | { readonly code: 'choose-route'; readonly shutsMs: number | null }
   | { readonly code: 'prepare' }
+  /** It is elsewhere, and is to be fetched or awaited. */
+  | { readonly code: 'fetch'; readonly to: string; readonly backDay: string | null }
   /** Something found holds it: nothing goes on until a licensed person has answered. */
   | { readonly code: 'refer'; readonly findingId: string }
   /** A fault is being mended; null: all steps are done, and the finding is to be closed. */
@@ -73,6 +75,7 @@ const ROUTELESS: readonly Headline[] = ['waiting', 'bare', ...UNDECIDED];
 export function nextAct(input: ActInput): NextAct {
   const { face, headline, hasRoute } = input;
   if (face.referred) return { code: 'refer', findingId: face.referred.findingId };
+  if (face.sent) return { code: 'fetch', to: face.sent.to, backDay: face.sent.backDay };
   const mend = TRUSTED_FIRST.includes(headline) ? null : mendAct(face, input.nowMs);
   if (mend) return mend;
   if (!hasRoute && face.next === null && ROUTELESS.includes(headline))

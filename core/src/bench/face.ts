@@ -28,7 +28,9 @@ import {
   type FilmInput,
 } from './film.ts';
 import { originMs } from '../facts/envelope.ts';
-import { lastOf, prepOf, type Face, type Fact } from '../facts/part.ts';
+import { lastOf, type Face, type Fact } from '../facts/part.ts';
+import { prepOf } from '../facts/prep.ts';
+import { sentNow, type Sent } from '../facts/sent.ts';
 import { findingsOf, holdOn, mendingOn, type Finding } from '../inspect/findings.ts';
 import type { RemedyId } from '../inspect/kinds.ts';
 import { mendSteps, type MendStepNow } from '../inspect/remedies.ts';
@@ -79,6 +81,8 @@ export interface FaceState {
   /** Something is recorded that makes it fit for a coat: metal laid bare, a coat on it, or an old one keyed. */
   readonly isPrepared: boolean;
   readonly suspect: Suspicion | null;
+  /** The part is elsewhere: nothing can be done to it here. */
+  readonly sent: Sent | null;
   /** What was found on it that no coat may cover until a licensed person has answered. */
   readonly referred: Finding | null;
   readonly mending: Mending | null;
@@ -113,7 +117,7 @@ export interface FaceInput {
 
 type Core = Omit<FaceState, 'gate' | 'untilTouch'>;
 /** What the clocks say, before what was found is put beside it. */
-type Clocked = Omit<Core, 'referred' | 'mending'>;
+type Clocked = Omit<Core, 'sent' | 'referred' | 'mending'>;
 
 /** Facts since the face was last taken back to metal: what came before is no longer on it. */
 export function factsSinceStrip(facts: readonly Fact[]): Fact[] {
@@ -149,7 +153,7 @@ export function deriveFace(input: FaceInput): Core {
   const clocked = top
     ? coatedFace(input, facts, film, coats, top, next, bare)
     : uncoatedFace(input, facts, next, bare);
-  return { ...clocked, ...foundOn(input, coats) };
+  return { ...clocked, sent: sentNow(input.facts, input.nowMs), ...foundOn(input, coats) };
 }
 
 /** What was found on the face: what holds it, and what is being mended. Findings outlast a strip; what mends them reads on. */

@@ -3,10 +3,11 @@ import type { FaceState } from './face.ts';
 
 /**
  * The one word a face is shown by, most pressing first. This order is the written precedence of docs/decisions 7:
- * what cannot be trusted, what is already spoilt, what must not be done, what is running out, what may go on, what waits.
+ * what a licensed person must answer, what is not here, what cannot be trusted, what is already spoilt, what must not be done, what is running out, what may go on, what waits.
  */
 export const HEADLINES = [
   'referred',
+  'sent',
   'suspect',
   'out',
   'refused',
@@ -50,10 +51,12 @@ export function headlineOf(
     | 'gate'
     | 'untilTouch'
     | 'referred'
+    | 'sent'
     | 'mending'
   >,
 ): Headline {
   if (face.referred) return 'referred';
+  if (face.sent) return 'sent';
   if (face.suspect) return 'suspect';
   if (face.bare?.isOut) return 'out';
   if (face.bare?.edge?.isUnknown) return 'unknown';

@@ -25,6 +25,7 @@ export const isDone = (headline: Headline): boolean => DONE.includes(headline);
 function rank(row: Orderable): number {
   if (DONE.includes(row.headline)) return 6;
   if (LOST.includes(row.headline)) return 5;
+  if (row.headline === 'sent') return 4;
   if (row.headline === 'suspect') return 2;
   if (row.isLossUnknown || row.headline === 'unknown') return 0;
   if (row.lostAtMs !== null && row.headline !== 'early' && row.headline !== 'lift') return 1;

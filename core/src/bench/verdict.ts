@@ -9,6 +9,7 @@ import type { Headline } from './headline.ts';
 /** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass (docs/decisions 4). */
 const REFUSING = [
   'referred',
+  'sent',
   'suspect',
   'out',
   'refused',

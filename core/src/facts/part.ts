@@ -14,7 +14,6 @@ import {
   yesNo,
   type Fits,
 } from '../base/shape.ts';
-import type { BarePrep } from '../cure/bare.ts';
 import { CARE_FOUND, CARE_JOBS } from '../aftercare/jobs.ts';
 import { ACCEPTANCE } from '../film/accept.ts';
 import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
@@ -32,7 +31,7 @@ import { BROKE_AT, TRIALS } from '../inspect/trial.ts';
 import { KEPT_SAMPLES, SIGN_SCOPES, SPENT_ON, WORK_OPS } from '../ledger/kinds.ts';
 import type { Survey } from '../part/survey.ts';
 import type { RouteStep } from '../route/route.ts';
-import { SEEN_PAINT, SEEN_RUST, SEEN_WATER, type Seen } from '../route/surface/seen.ts';
+import { SEEN_PAINT, SEEN_RUST, SEEN_WATER } from '../route/surface/seen.ts';
 import { kind, originMs, standing, type Envelope } from './envelope.ts';
 import { RATIO_BY } from './stock.ts';
 
@@ -106,6 +105,9 @@ export const PART_FACTS = {
   baked: kind('Baked', object({ tempC: number(40, 700), minutes: number(1, 6000) })),
   tested: kind('Tested', object({ test: oneOf(TESTS), reached: yesNo() })),
   moved: kind('Moved', object({ placeId: id('place') })),
+  /** It left the works for somebody who does something to it, and until when it was promised back. */
+  sent: kind('Sent away', object({ to: text(80) }, { backDay: day() })),
+  'came-back': kind('Came back', nothing),
   'film-read': kind(
     'Film readings',
     object(
@@ -371,34 +373,4 @@ export function lastOf<K extends FactKind>(
   const found = ofKind(facts, kind);
   const last = found[found.length - 1];
   return last && originMs(last) >= sinceMs ? last : null;
-}
-
-/** How a stripping or pretreating act leaves the metal. */
-export function prepOf(fact: Fact): { readonly prep: BarePrep; readonly limitHours: number | null } | null {
-  switch (fact.kind) {
-    case 'stripped':
-      return { prep: stripPrep(fact.body.method), limitHours: null };
-    case 'pretreated':
-      return fact.body.method === 'phosphate'
-        ? { prep: 'phosphated', limitHours: null }
-        : { prep: 'conversion-coated', limitHours: fact.body.limitHours ?? null };
-    case 'cut-through':
-      return { prep: 'abraded', limitHours: null };
-    default:
-      return null;
-  }
-}
-
-function stripPrep(method: StripMethod): BarePrep {
-  if (method === 'blast' || method === 'bead') return 'blasted';
-  return method === 'chemical' || method === 'bath' || method === 'electrolysis'
-    ? 'chemically-stripped'
-    : 'abraded';
-}
-
-/** What the eye saw of the bare metal since it was last stripped; null: it has not been looked at. */
-export function seenSinceStripped(standing: readonly Fact[]): Seen | null {
-  const stripped = standing.findLastIndex((f) => f.kind === 'stripped');
-  const looks = ofKind(standing.slice(stripped + 1), 'inspected');
-  return looks[looks.length - 1]?.body.seen ?? null;
 }

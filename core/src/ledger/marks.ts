@@ -52,6 +52,8 @@ export const MARK_OF: Readonly<Record<FactKind, Mark>> = {
   baked: 'work',
   tested: 'check',
   moved: 'work',
+  sent: 'work',
+  'came-back': 'work',
   'film-read': 'check',
   'surface-read': 'check',
   inspected: 'check',

@@ -23,6 +23,8 @@ export const TO_SIGNING: Readonly<Record<FactKind, ToSigning>> = {
   baked: 'work',
   tested: 'record',
   moved: 'beside',
+  sent: 'beside',
+  'came-back': 'beside',
   'film-read': 'record',
   'surface-read': 'record',
   inspected: 'record',

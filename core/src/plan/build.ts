@@ -174,6 +174,18 @@ function warmOf(
   return { spans, days: surfaceOf(shop, warmFrame, part, sinceMs, to) };
 }
 
+/** Such trips take so long where nobody promised a day (common practice: 14 to 21 days, the likely one). */
+const USUAL_TRIP_DAYS = 17;
+
+/** When a part that was sent away is looked for; null: it is here. */
+function sentUntil(part: DerivedPart, zone: string, lateDays: number): number | null {
+  const { sent } = part.state.lead;
+  if (!sent) return null;
+  const dueMs =
+    sent.backDay === null ? sent.sinceMs + USUAL_TRIP_DAYS * DAY_MS : startOfDay(zone, sent.backDay);
+  return dueMs + lateDays * DAY_MS;
+}
+
 function partOf(
   ground: Ground,
   part: DerivedPart,
@@ -218,6 +230,7 @@ function partOf(
         }
       : null,
     notBeforeMs: own?.fromDay == null ? null : startOfDay(zone, own.fromDay),
+    backMs: sentUntil(part, zone, ask.lateDays ?? 0),
     dueMs: own?.byDay == null ? null : endOfDay(zone, own.byDay),
     films,
     bare,

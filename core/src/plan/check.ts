@@ -23,6 +23,7 @@ export function checkPlan(problem: PlanProblem, plan: Plan): readonly Breach[] {
     out: [],
     coats: [],
     works: [],
+    bared: [],
   };
   known(j);
   for (const part of problem.parts) chain(j, part);
@@ -54,6 +55,8 @@ interface Standing {
     readonly layers: readonly { sheet: ProductSheet; dftUm: number }[];
   }[];
   bare: { sinceMs: number; limit: BareLimit } | null;
+  /** Since when it lies bare where it is. */
+  hereMs: number;
   /** When the bare metal is out; null: it is not bare, or has no limit. */
   outMs: number | null;
   bath: BareLimit | null;
@@ -69,6 +72,7 @@ function chain(j: Judged, part: PlanPart): void {
     placeId: part.placeId,
     films: [],
     bare: null,
+    hereMs: j.problem.nowMs,
     outMs: null,
     bath: null,
     doneMs: j.problem.nowMs,
@@ -159,7 +163,14 @@ function mended(j: Judged, on: Standing, coat: PlanOp, mend: PlanItem): void {
     if (sandMs === null || startOf(mend) < sandMs - NEAR_MS)
       say(j, 'stage', [mend.opId], startOf(mend), sandMs);
   }
-  j.works.push({ item: mend, placeId: on.placeId, isDust: true, isHot: false, usesSolvent: false });
+  j.works.push({
+    item: mend,
+    placeId: on.placeId,
+    isDust: true,
+    isHot: false,
+    usesSolvent: false,
+    oils: false,
+  });
   if (on.bare) laidBare(j, on, endOf(mend), on.bare.limit);
   else on.keyed = { fromMs: endOf(mend), toMs: endOf(mend) + DAY_MS };
   on.doneMs = endOf(mend);
@@ -174,6 +185,8 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
     say(j, 'too-short', [op.opId], minutes, op.handsMin);
   if (part.notBeforeMs !== null && startOf(item) < part.notBeforeMs)
     say(j, 'pin', [op.opId], startOf(item), part.notBeforeMs);
+  if (part.backMs !== null && startOf(item) < part.backMs)
+    say(j, 'order', [op.opId], startOf(item), part.backMs);
   if (item.people < op.leastPeople) say(j, 'too-few', [op.opId], item.people, op.leastPeople);
   if (item.spans.length > 1 && !op.isSplittable) say(j, 'split', [op.opId], item.spans.length, 1);
   if (op.needs !== null)
@@ -183,7 +196,7 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
     }
   if (on.bath) laidBare(j, on, startOf(item), on.bath);
   on.bath = op.bares && op.waitHours > 0 ? op.bares : null;
-  if (op.kind === 'carry') carried(j, on, part, endOf(item));
+  if (op.kind === 'carry') carried(j, on, part, op.opId, endOf(item));
   if (on.outMs !== null && !op.bares && endOf(item) > on.outMs + NEAR_MS)
     say(j, 'bare', [op.opId], endOf(item), on.outMs);
   if (op.coat) coated(j, on, op, item);
@@ -195,6 +208,7 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
         isDust: op.makesDust,
         isHot: op.isHot,
         usesSolvent: op.usesSolvent,
+        oils: op.oils,
       });
     if (op.bares && !on.bath) laidBare(j, on, endOf(item), op.bares);
     if (on.bath || op.kind === 'preserve') on.bare = on.outMs = null;
@@ -205,11 +219,14 @@ function one(j: Judged, part: PlanPart, on: Standing, op: PlanOp, item: PlanItem
 
 function laidBare(j: Judged, on: Standing, sinceMs: number, limit: BareLimit): void {
   on.bare = { sinceMs, limit };
+  on.hereMs = Math.max(sinceMs, j.problem.nowMs);
   on.outMs = bareEnd(j.problem, on.surface, sinceMs, limit);
 }
 
-function carried(j: Judged, on: Standing, part: PlanPart, atMs: number): void {
+function carried(j: Judged, on: Standing, part: PlanPart, opId: string, atMs: number): void {
   const { placeId, isOutdoors, surfaceFrom } = part.carry!;
+  if (on.bare) j.bared.push({ opId, placeId: on.placeId, fromMs: on.hereMs, toMs: atMs });
+  on.hereMs = atMs;
   on.placeId = placeId;
   on.isOutdoors = isOutdoors;
   on.surface = surfaceFrom(atMs);
@@ -246,6 +263,7 @@ function coated(j: Judged, on: Standing, op: PlanOp, item: PlanItem): void {
   const touchMs = stageEnd(film, 'touch') ?? t0Ms + DAY_MS;
   const gate = gateOf(j.problem, on.surface, coat.sheet, startOf(item), touchMs);
   if (!gate.isOpen) say(j, 'air', [op.opId], gate.share, LEAST_SHARE);
+  if (on.bare) j.bared.push({ opId: op.opId, placeId: on.placeId, fromMs: on.hereMs, toMs: startOf(item) });
   j.coats.push({ op, item, placeId: on.placeId, touchMs, handleMs: stageEnd(film, 'handle') ?? touchMs });
   on.films = [...on.films.filter((f) => !under.includes(f)), { id: op.opId, film, layers }];
   on.bare = on.outMs = null;

@@ -121,6 +121,31 @@ export function air(j: Judged): void {
     room(j, c);
   }
   flames(j, airOf);
+  oils(j, airOf);
+}
+
+/** No wax and no oil while metal lies bare or film is wet in the same air, nor in the half hour before. */
+function oils(j: Judged, airOf: (placeId: string) => string): void {
+  const laid = [
+    ...j.works.flatMap(({ oils, placeId, item }) =>
+      oils ? item.spans.map((s) => ({ ...s, placeId, opId: item.opId })) : [],
+    ),
+    ...j.coats.flatMap((c) =>
+      c.op.oils
+        ? [{ fromMs: startOf(c.item), toMs: endOf(c.item), placeId: c.placeId, opId: c.op.opId }]
+        : [],
+    ),
+  ];
+  const minds = [
+    ...j.bared,
+    ...j.coats.flatMap((c) =>
+      c.op.oils ? [] : [{ fromMs: startOf(c.item), toMs: c.touchMs, placeId: c.placeId, opId: c.op.opId }],
+    ),
+  ];
+  for (const o of laid)
+    for (const m of minds)
+      if (airOf(o.placeId) === airOf(m.placeId) && overlap({ ...o, toMs: o.toMs + SETTLES_MS }, m))
+        say(j, 'oil', [o.opId, m.opId], o.fromMs, m.toMs);
 }
 
 /** No flame and no sparks while solvent is open in the same air, nor for half an hour after. */

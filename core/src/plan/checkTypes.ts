@@ -23,6 +23,7 @@ export const BREACHES = [
   'dust',
   'isocyanate',
   'fire',
+  'oil',
   'room',
   'thing',
   'run',
@@ -60,6 +61,12 @@ export interface Worked {
   readonly isDust: boolean;
   readonly isHot: boolean;
   readonly usesSolvent: boolean;
+  readonly oils: boolean;
+}
+/** Metal that lay bare in a place until it was coated, or carried away. */
+export interface Bared extends Span {
+  readonly opId: string;
+  readonly placeId: string;
 }
 export interface Judged {
   readonly problem: PlanProblem;
@@ -68,6 +75,7 @@ export interface Judged {
   readonly out: Breach[];
   readonly coats: Coated[];
   readonly works: Worked[];
+  readonly bared: Bared[];
 }
 
 export function say(

@@ -1,5 +1,6 @@
 import { MINUTE_MS } from '../base/time.ts';
 import { abradeMinutes } from '../work/minutes.ts';
+import { baredSpans } from './bared.ts';
 import { blockAt, carriedFirst, isTooLong } from './blocks.ts';
 import { filmNow, windowOf } from './films.ts';
 import { skillOf } from './hands.ts';
@@ -123,6 +124,8 @@ export class Decoder {
       { op, item: reading.itemOf.get(op.opId) },
     ]);
     const starts = ids.flatMap(({ item }) => (item ? [item.spans[0]!.fromMs] : []));
+    for (const s of baredSpans(part, reading.itemOf, this.problem.nowMs))
+      this.table.fill(s.placeId, 'bared', s);
     for (const { op, item } of ids) {
       if (!item) continue;
       const atMs = item.spans[0]!.fromMs;
@@ -146,6 +149,7 @@ export class Decoder {
       stand,
       placeId: part.placeId,
       bare: part.bare,
+      bareHereMs: part.bare && this.problem.nowMs,
       inBath: null,
       warmMs: null,
       ready: { ms: this.problem.nowMs, binds: { by: 'now', opId: null, edgeMs: null } },
@@ -189,9 +193,9 @@ export class Decoder {
   }
 
   private begin(way: Way): Ready {
-    const { partId, notBeforeMs } = way.part;
+    const { partId, notBeforeMs, backMs } = way.part;
     const waits = later(way.ready, this.delays.notBefore.get(partId) ?? 0, 'shared');
-    return later(waits, notBeforeMs ?? 0, 'pin');
+    return later(later(waits, notBeforeMs ?? 0, 'pin'), backMs ?? 0, 'sent');
   }
 
   /**

@@ -12,6 +12,7 @@ export {
   type PlanPin,
   type PlanProblem,
 } from './problem.ts';
+export { plainAsk } from './ask.ts';
 export { planProblem } from './build.ts';
 export { dragLimit, type DragLimit } from './drag.ts';
 export { askWith, HELP_HEAT_C, HELPS, type Help } from './helps.ts';

@@ -22,7 +22,7 @@ import { layMinutes, usualTool } from '../work/minutes.ts';
 import { SECOND } from './ids.ts';
 import type { FilmNow, PlanAsk, PlanAsks, PlanCoat, PlanLack, PlanOp, PlanPart, Under } from './problem.ts';
 import { firstHalf, lies, secondHalf, upNow } from './sides.ts';
-import { baredBy, isTrip, moveOp, NOT_WORK, stepOp, tripOps, work } from './steps.ts';
+import { baredBy, fetchOp, isTrip, moveOp, NOT_WORK, stepOp, tripOps, work } from './steps.ts';
 import { GUN_HOLDS, liftOf, type Lift } from './things.ts';
 
 /** What is left to do on a part, what keeps the rest of it out of a plan, and how it stands now. */
@@ -76,8 +76,20 @@ class Writer implements Chain {
     this.asks.push({ partId, name, lack, stepId });
   }
 
+  /** Home from where it was sent: whatever was to be done before it left is not done any more. What is to be done then. */
+  private sentHome(steps: readonly StepNow[]): readonly StepNow[] {
+    if (!this.part.state.lead.sent) return steps;
+    const at = steps.findIndex((s) => s.record?.status === 'to-come' && isTrip(s.step));
+    const trip = at < 0 ? null : steps[at]!.step;
+    const lift = this.lift(trip?.stepId ?? null);
+    if (!lift) return [];
+    this.trip = fetchOp(this.part, lift, trip && baredBy(this.part, trip), trip);
+    return at < 0 ? steps : steps.slice(at + 1);
+  }
+
   /** All its steps, until one of which nothing can be said. */
-  write(steps: readonly StepNow[]): void {
+  write(all: readonly StepNow[]): void {
+    const steps = this.sentHome(all);
     const first = steps.findIndex((s) => baredBy(this.part, s.step) !== null);
     const coat = steps.findIndex(isCoat);
     if (this.lies && first >= 0)
@@ -138,7 +150,7 @@ class Writer implements Chain {
   }
 
   /** Who and what moves it; null: nobody can, and it is asked for. */
-  private lift(stepId: string): Lift | null {
+  private lift(stepId: string | null): Lift | null {
     const lift = liftOf(this.part.row.massKg, this.snapshot.shop.workshop.means.capacity.hoists);
     if (!lift) this.ask('no-hoist', stepId);
     return lift;
@@ -251,6 +263,7 @@ class Writer implements Chain {
         layMinutes(sheet, tool, areaM2 ?? UNKNOWN_AREA_M2) * paceFor(this.snapshot, this.part, step.kind),
       ),
       needs: isCavity ? 'handle' : null,
+      oils: isCavity,
       holds: tool === 'gun' ? GUN_HOLDS : [],
       coat: {
         sheet,

@@ -88,16 +88,20 @@ export class Placing {
     if (way.inBath) {
       if (!this.on.shared.stays(way.inBath.op, way.inBath.endMs, spans[0]!.fromMs)) return false;
       way.bare = { sinceMs: spans[0]!.fromMs, limit: way.inBath.limit };
+      way.bareHereMs = way.bare.sinceMs;
     }
     way.inBath = op.bares && op.waitHours > 0 ? { limit: op.bares, op, endMs } : null;
-    if (op.bares) way.bare = way.inBath ? null : { sinceMs: endMs, limit: op.bares };
+    if (op.bares) {
+      way.bare = way.inBath ? null : { sinceMs: endMs, limit: op.bares };
+      way.bareHereMs = way.bare && endMs;
+    }
     if (way.bare === null) way.bareEndMs = null;
     else if (op.bares || isPulled) way.bareEndMs = this.bareEndMs(way);
-    if (op.kind === 'carry') this.carry(way, endMs);
+    if (op.kind === 'carry' && !this.carry(way, endMs)) return false;
     if (way.bareEndMs !== null && !op.bares && endMs > way.bareEndMs) return false;
     this.items.push({ opId: op.opId, spans, people, runId: null, binds });
     if (op.kind === 'mend' && op.bares === null) way.keyed = { fromMs: endMs, toMs: keyEndMs(endMs) };
-    if (op.kind === 'preserve') way.bare = way.bareEndMs = null;
+    if (op.kind === 'preserve') way.bare = way.bareHereMs = way.bareEndMs = null;
     const waited = waitMs(op);
     way.ready = {
       ms: endMs + waited,
@@ -106,14 +110,27 @@ export class Placing {
     return true;
   }
 
-  private carry(way: Way, atMs: number): void {
+  /** False: where it stood wax or oil was about while it was bare. */
+  private carry(way: Way, atMs: number): boolean {
     const { placeId, isOutdoors, surfaceFrom } = way.part.carry!;
+    if (!this.coveredFrom(way, atMs)) return false;
+    way.bareHereMs = way.bare && atMs;
     way.placeId = placeId;
     way.warmMs = atMs + way.part.warmsMs;
     way.stand = { surface: surfaceFrom(atMs), isOutdoors };
     way.tops = way.tops.map((t) => ({ ...t, laid: carried(t.laid, way.stand) }));
     // What it had left where it stood is no more for being carried, and less where it is damper.
     way.bareEndMs = soonest(way.bareEndMs, this.bareEndMs(way));
+    return true;
+  }
+
+  /** The end of metal that lay bare in a place. False: wax or oil was laid on there meanwhile. */
+  private coveredFrom({ placeId, bareHereMs }: Way, atMs: number): boolean {
+    if (bareHereMs === null) return true;
+    const span = { fromMs: bareHereMs, toMs: atMs };
+    if (!this.on.shared.isCleanFor(placeId, span)) return false;
+    this.on.shared.bared(placeId, span);
+    return true;
   }
 
   bareEndMs({ bare, stand }: Way): number | null {
@@ -201,6 +218,7 @@ export class Placing {
     const endMs = startMs + lay.lengthMs;
     const laid = laidFilm(way.stand, op.coat!, endMs, lay.below);
     const touchMs = touchEndMs(laid);
+    if (way.bareHereMs !== null) this.on.shared.bared(way.placeId, { fromMs: way.bareHereMs, toMs: startMs });
     this.on.shared.wet(way.placeId, op, { startMs, endMs, touchMs, handleMs: stageMs(laid, 'handle') });
     this.items.push({
       opId: op.opId,
@@ -215,7 +233,7 @@ export class Placing {
       ...way.tops.filter((t) => (t.id === null ? !isFilmCovered : !covered.has(t.id))),
       { id: op.opId, laid },
     ];
-    way.bare = way.bareEndMs = null;
+    way.bare = way.bareHereMs = way.bareEndMs = null;
     way.keyed = null;
     way.ready = { ms: endMs, binds: { by: 'before', opId: op.opId, edgeMs: endMs } };
   }

@@ -131,6 +131,8 @@ export interface PlanOp {
   readonly isHot: boolean;
   /** Solvent stands open while it is done, and in the air for a while after. */
   readonly usesSolvent: boolean;
+  /** Wax or oil is laid on: a mist of it on metal or wet film keeps paint from sticking. */
+  readonly oils: boolean;
   /** What comes after it hangs on what is found. */
   readonly isLook: boolean;
   /** Hours that pass after it without anyone: a bath, a trial, a contractor. */
@@ -172,6 +174,8 @@ export interface PlanPart {
   } | null;
   /** Nothing of it before, and all of it by then; null: none was set. */
   readonly notBeforeMs: number | null;
+  /** It was sent away and is looked for then; null: it is here. */
+  readonly backMs: number | null;
   readonly dueMs: number | null;
   /** What is on its faces now. */
   readonly films: readonly FilmNow[];
@@ -261,6 +265,7 @@ export const BIND_KINDS = [
   'bare',
   'shared',
   'pin',
+  'sent',
 ] as const;
 export type BindKind = (typeof BIND_KINDS)[number];
 

@@ -7,7 +7,7 @@ import type { PlanItem, PlanOp, PlanProblem } from './problem.ts';
 import type { CoatReading } from './reading.ts';
 import { waitMs } from './steps.ts';
 import { mostOf, type Held } from './things.ts';
-import { DUST_SETTLES_MS, ISOCYANATE_MS, SOLVENT_MS, type Timetable } from './timetable.ts';
+import { DUST_SETTLES_MS, ISOCYANATE_MS, OIL_MS, SOLVENT_MS, type Timetable } from './timetable.ts';
 import { isIsocyanate, type Stop, type Way } from './way.ts';
 import type { PlanWeather } from './weather.ts';
 
@@ -32,8 +32,8 @@ export class Shared {
     if (hands !== null) return { by: 'people', nextMs: hands };
     const masked = this.table.airTaken(placeId, 'isocyanate', span);
     if (masked !== null) return { by: 'dust', nextMs: masked };
-    const fire = this.fireUntil(placeId, op, span);
-    if (fire !== null) return { by: 'dust', nextMs: fire };
+    const air = this.fireUntil(placeId, op, span) ?? this.oilUntil(placeId, op, span);
+    if (air !== null) return { by: 'dust', nextMs: air };
     const settled = { ...span, toMs: span.toMs + DUST_SETTLES_MS };
     const wet = op.makesDust ? this.table.airTaken(placeId, 'wet', settled) : null;
     return wet === null ? null : { by: 'dust', nextMs: wet };
@@ -48,10 +48,11 @@ export class Shared {
   }
 
   /** What work of hands leaves in the air. */
-  private fill(placeId: string, { makesDust, isHot, usesSolvent }: PlanOp, span: Span): void {
+  private fill(placeId: string, { makesDust, isHot, usesSolvent, oils }: PlanOp, span: Span): void {
     if (makesDust) this.table.fill(placeId, 'dust', span);
     if (isHot) this.table.fill(placeId, 'hot', span);
     if (usesSolvent) this.table.fill(placeId, 'solvent', span);
+    if (oils) this.table.fill(placeId, 'oil', span);
   }
 
   /** Until when wet film or solvent keeps a flame away, or a flame solvent; null: nothing does. */
@@ -64,6 +65,23 @@ export class Shared {
     const wet = isHot ? this.table.airTaken(placeId, 'wet', span) : null;
     if (wet !== null) return wet;
     return usesSolvent ? this.table.airTaken(placeId, 'hot', { fromMs, toMs: toMs + SOLVENT_MS }) : null;
+  }
+
+  /** Until when bare metal or wet film keeps wax and oil away; null: nothing does. */
+  private oilUntil(placeId: string, { oils }: PlanOp, { fromMs, toMs }: Span): number | null {
+    if (!oils) return null;
+    const misty = { fromMs, toMs: toMs + OIL_MS };
+    return this.table.airTaken(placeId, 'bared', misty) ?? this.table.airTaken(placeId, 'wet', misty);
+  }
+
+  /** Whether metal may lie bare over a span in a place: no wax or oil is laid on there meanwhile, nor was just before. */
+  isCleanFor(placeId: string, { fromMs, toMs }: Span): boolean {
+    return this.table.airTaken(placeId, 'oil', { fromMs: fromMs - OIL_MS, toMs }) === null;
+  }
+
+  /** Metal that lay bare in a place's air until it was coated or carried away. */
+  bared(placeId: string, span: Span): void {
+    if (span.toMs > span.fromMs) this.table.fill(placeId, 'bared', span);
   }
 
   /** When a thing that work holds over a span has room for it; null: it has. */
@@ -103,6 +121,7 @@ export class Shared {
     const span = { fromMs: startMs, toMs: endMs };
     this.table.fill(placeId, 'wet', { fromMs: startMs, toMs: touchMs });
     this.table.fill(placeId, 'work', span);
+    if (op.oils) this.table.fill(placeId, 'oil', span);
     const hangs = { fromMs: startMs, toMs: handleMs ?? touchMs };
     if (this.problem.ask.roomM2 !== null) this.table.hold('room', hangs, areaOf(op));
     if (isIsocyanate(op))
@@ -157,6 +176,10 @@ export class Shared {
     const dust = this.table.airTaken(placeId, 'dust', { fromMs: span.fromMs, toMs: touchMs });
     const hot = this.table.airTaken(placeId, 'hot', { fromMs: span.fromMs, toMs: touchMs });
     if (dust !== null || hot !== null) return { by: 'dust', nextMs: span.fromMs + GRID_MS };
+    const oil = this.oilUntil(placeId, op, span);
+    if (oil !== null) return { by: 'dust', nextMs: oil };
+    if (!op.oils && !this.isCleanFor(placeId, { fromMs: way.bareHereMs ?? span.fromMs, toMs: touchMs }))
+      return { by: 'dust', nextMs: span.fromMs + GRID_MS };
     const { status } = this.weather.verdict(way.stand.surface, op.coat!.sheet, span.fromMs, touchMs);
     return status === 'pass' || status === 'marginal'
       ? null

@@ -83,6 +83,7 @@ export const work = (partId: string, step: string, kind: string): PlanOp => ({
   makesDust: false,
   isHot: false,
   usesSolvent: false,
+  oils: false,
   isLook: false,
   waitHours: 0,
   needs: null,
@@ -112,6 +113,7 @@ export function stepOp(
     makesDust: (isStrip && what !== 'keep' && !NO_DUST.includes(what ?? '')) || step.kind === 'abrade',
     isHot: (step.cautions?.includes('fire') ?? false) || (isStrip && SPARKS.includes(what ?? '')),
     usesSolvent: step.cautions?.includes('solvent') ?? false,
+    oils: step.kind === 'preserve',
     isLook: LOOKS.includes(step.kind),
     // Curing takes what its film's own clock says.
     waitHours: step.kind === 'cure' ? 0 : (step.waitHours ?? 0),
@@ -149,23 +151,30 @@ export function tripOps(
   isCoated: boolean,
   bares: BareLimit | null,
 ): PlanOp[] {
-  const way = {
-    what: step.what ?? null,
-    handsMin: TRIP_MIN * lift.people,
-    mostPeople: lift.people,
-    leastPeople: lift.people,
-  };
+  const fetch = fetchOp(part, lift, null, step);
   return [
     {
-      ...work(part.row.partId, step.stepId, 'take'),
-      ...way,
+      ...fetch,
+      opId: `${part.row.partId}/${step.stepId}`,
+      stepId: step.stepId,
+      kind: 'take',
       waitHours: step.waitHours ?? 0,
       needs: isCoated ? 'handle' : null,
       bares,
     },
-    { ...work(part.row.partId, step.stepId + FETCH, 'fetch'), ...way },
+    fetch,
   ];
 }
+
+/** What was sent away is fetched: bare from then on, where it comes home bare. */
+export const fetchOp = (part: Own, lift: Lift, bares: BareLimit | null, step: Step | null): PlanOp => ({
+  ...work(part.row.partId, (step?.stepId ?? 'back') + FETCH, 'fetch'),
+  what: step?.what ?? null,
+  handsMin: TRIP_MIN * lift.people,
+  mostPeople: lift.people,
+  leastPeople: lift.people,
+  bares,
+});
 
 /** Waits after a step, ms. */
 export const waitMs = (op: PlanOp): number => op.waitHours * HOUR_MS;

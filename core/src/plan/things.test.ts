@@ -314,3 +314,41 @@ describe('sparks, wet film and open solvent in one air', () => {
     expect(hot.toMs <= coat.fromMs || hot.fromMs >= coat.toMs + 2 * HOUR_MS).toBe(true);
   });
 });
+
+describe('wax and oil in the air of what is still to be coated', () => {
+  const bared: PlanOp[] = [
+    op('a', 1, { kind: 'strip', what: 'grit-blast', handsMin: 30, bares: { kind: 'hours', hours: 6 } }),
+    coatOp('a', 2, [{ kind: 'bare' }], { handsMin: 30 }),
+  ];
+  const oil = op('b', 1, { kind: 'preserve', handsMin: 15, oils: true });
+  const isApart = (p: PlanProblem, oilId: string): void => {
+    const made = plan(p);
+    expect(checkPlan(p, made)).toEqual([]);
+    const [strip, coat, mist] = [spanOf(made, 'a/s1')!, spanOf(made, 'a/s2')!, spanOf(made, oilId)!];
+    // Half an hour before the metal is bare, or two hours after the coat at 20 °C, more at 18.
+    expect(mist.toMs + 30 * MINUTE_MS <= strip.toMs || mist.fromMs >= coat.toMs + 2 * HOUR_MS).toBe(true);
+  };
+  it('oil waits until the bare metal is coated and dry, and metal is not laid bare beside it', () => {
+    isApart(shop({ a: bared, b: [oil] }, {}), 'b/s1');
+    isApart(shop({ b: [oil], a: bared }, {}), 'b/s1');
+  });
+  it('so does cavity wax out of a can, which is a coat itself', () => {
+    const wax = coatOp('b', 1, [], { handsMin: 15 });
+    isApart(shop({ a: bared, b: [{ ...wax, oils: true }] }, {}), 'b/s1');
+  });
+  it('over bare metal it is caught; in another air nobody minds', () => {
+    const p = shop({ a: bared, b: [oil] }, {});
+    const made = plan(p);
+    const { toMs } = spanOf(made, 'a/s1')!;
+    const beside = {
+      ...made,
+      items: made.items.map((i) =>
+        i.opId === 'b/s1' ? { ...i, spans: [{ fromMs: toMs, toMs: toMs + 15 * MINUTE_MS }] } : i,
+      ),
+    };
+    expect(codes(p, beside)).toContain('oil');
+    const apart = { ...p, parts: p.parts.map((x) => (x.partId === 'b' ? { ...x, placeId: 'yard' } : x)) };
+    expect(codes(apart, beside)).not.toContain('oil');
+    expect(spanOf(plan(apart), 'b/s1')!.fromMs).toBeLessThan(spanOf(plan(apart), 'a/s2')!.toMs);
+  });
+});

@@ -13,8 +13,11 @@ export const ISOCYANATE_MS = 30 * MINUTE_MS;
 const NONE: readonly Span[] = [];
 const dayOf = (ms: number): number => Math.floor(ms / DAY_MS);
 
-/** Something that fills a place's air, or must not be disturbed in it. */
-type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work' | 'hot' | 'solvent';
+/** A mist of wax or oil is in the air for so long after it was laid on (common practice, no published source). */
+export const OIL_MS = 30 * MINUTE_MS;
+
+/** Something that fills a place's air, or must not be disturbed in it. `bared`: metal that lies bare until it is coated. */
+type AirUse = 'dust' | 'wet' | 'isocyanate' | 'work' | 'hot' | 'solvent' | 'oil' | 'bared';
 
 /** What hands and air are taken up with, minute by minute of the sessions, with a way back. */
 export class Timetable {

@@ -32,6 +32,8 @@ export interface Way {
   placeId: string;
   stand: Stand;
   bare: PlanPart['bare'];
+  /** Since when bare metal lies in the air of this place. */
+  bareHereMs: number | null;
   /** Being stripped in a bath that keeps it until it is pulled out. */
   inBath: { readonly limit: BareLimit; readonly op: PlanOp; readonly endMs: number } | null;
   /** Carried in from the cold: no coat before then. */

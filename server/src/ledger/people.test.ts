@@ -4,7 +4,7 @@ import {
   planProblem,
   shopStateOf,
   type PeopleView,
-  type PlanAsk,
+  plainAsk,
   type SnapshotSource,
 } from '@calvetta/core';
 import type { PartDetail, ShelfResponse } from '@calvetta/contract';
@@ -99,19 +99,7 @@ describe('inductions', () => {
 });
 
 describe('who comes, for a plan', () => {
-  const ask: PlanAsk = {
-    machines: [{ machineId: 'quarry', dueDay: null, weight: 1 }],
-    weeks: 2,
-    people: null,
-    painters: 1,
-    coatPlaceId: null,
-    roomM2: null,
-    goal: 'balanced',
-    pins: [],
-    lost: [],
-    heat: [],
-    seed: 1,
-  };
+  const ask = plainAsk(['quarry'], { weeks: 2, people: null });
   const versionOf = async (personId: string): Promise<number> => {
     const { people: all } = (await app.call('GET', '/api/shop')).body as {
       people: { personId: string; version: number }[];

@@ -1,4 +1,4 @@
-import { dayAfter, makePlans, planProblem, type PlanAsk } from '@calvetta/core';
+import { dayAfter, makePlans, plainAsk, planProblem, type PlanAsk } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { insertPlan } from '../plan/plan.sql.ts';
 import { write } from '../write.ts';
@@ -13,21 +13,15 @@ export async function planDemo(deps: Deps): Promise<void> {
   const [snapshot, source] = [await deps.model.snapshot(), await deps.model.source()];
   if (!snapshot || !source) return;
   const { shop } = snapshot;
+  const due = dayAfter(shop.workshop.zone, source.nowMs, 7 * GALA_WEEKS);
+  const plain = plainAsk(shop.machines.map((m) => m.machineId));
   const ask: PlanAsk = {
-    machines: shop.machines.map((m) => ({
-      machineId: m.machineId,
-      dueDay: dayAfter(shop.workshop.zone, source.nowMs, 7 * GALA_WEEKS),
-      weight: 1,
-    })),
+    ...plain,
+    machines: plain.machines.map((m) => ({ ...m, dueDay: due })),
     weeks: WEEKS,
     people: null,
-    painters: 1,
     coatPlaceId: 'booth',
     roomM2: 14,
-    goal: 'balanced',
-    pins: [],
-    lost: [],
-    heat: [],
     seed: 7,
   };
   const plans = makePlans(planProblem(snapshot, source.air, ask));

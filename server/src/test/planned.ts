@@ -5,6 +5,7 @@ import {
   planProblem,
   shopStateOf,
   type Plan,
+  plainAsk,
   type PlanAsk,
   type SnapshotSource,
 } from '@calvetta/core';
@@ -17,20 +18,8 @@ export const DEMO = JSON.parse(
 ) as ShopFile;
 
 /** The crawler of the demo in the booth, as two people who are only counted. */
-export const askFor = (over: Partial<PlanAsk> = {}): PlanAsk => ({
-  machines: [{ machineId: 'fenland', dueDay: null, weight: 1 }],
-  weeks: 8,
-  people: 2,
-  painters: 1,
-  coatPlaceId: 'booth',
-  roomM2: null,
-  goal: 'balanced',
-  pins: [],
-  lost: [],
-  heat: [],
-  seed: 1,
-  ...over,
-});
+export const askFor = (over: Partial<PlanAsk> = {}): PlanAsk =>
+  plainAsk(['fenland'], { weeks: 8, coatPlaceId: 'booth', ...over });
 
 export async function startPlanned(): Promise<{ readonly app: TestApp; readonly source: SnapshotSource }> {
   const app = await startTestApp({ shop: null });

@@ -82,7 +82,7 @@ function whenOf(endMs: number, correct: FactView | undefined) {
 }
 
 /** Of the part whole: nobody is asked for its face. */
-const WHOLE: readonly FactKind[] = ['moved', 'worked', 'spent'];
+const WHOLE: readonly FactKind[] = ['moved', 'sent', 'came-back', 'worked', 'spent'];
 
 function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
   const money = useMoney();

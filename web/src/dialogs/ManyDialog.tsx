@@ -18,6 +18,8 @@ import { Foot } from '../forms/Foot.tsx';
 /** What is done to many parts in one act. A coat is not: each part has its own window, area and paint. */
 const MANY_KINDS: readonly FactKind[] = [
   'moved',
+  'sent',
+  'came-back',
   'degreased',
   'stripped',
   'pretreated',

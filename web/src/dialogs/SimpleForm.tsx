@@ -47,7 +47,10 @@ function readerOf(f: FormField, bareUnit: 'C' | 'F', coins: number): Reader<unkn
     case 'choice':
     case 'place':
       return words;
+    case 'day':
+      return maybe(words);
     case 'text':
+    case 'line':
       return f.isOptional ? maybe(words) : words;
     case 'money':
       return coinsOf(coins);
@@ -145,10 +148,22 @@ function OneField({ field, bound, refused }: OneProps) {
           onChange={bound.onChange}
         />
       );
+    case 'line':
+      return (
+        <Field label={field.label} problem={bound.problem ?? refused}>
+          <input value={bound.value} onChange={(e) => bound.onChange(e.target.value)} />
+        </Field>
+      );
     case 'text':
       return (
         <Field label={field.label} problem={bound.problem ?? refused}>
           <textarea rows={3} value={bound.value} onChange={(e) => bound.onChange(e.target.value)} />
+        </Field>
+      );
+    case 'day':
+      return (
+        <Field label={field.label} problem={bound.problem ?? refused}>
+          <input type="date" value={bound.value} onChange={(e) => bound.onChange(e.target.value)} />
         </Field>
       );
     case 'money':

@@ -11,7 +11,9 @@ const SAMPLE = {
   number: 60,
   temperature: 60,
   text: 'weld at the horn',
+  line: 'Quay Blasting',
   money: 1250,
+  day: '2026-12-24',
 } as const;
 
 /** As much of a part as its likely answers are made from: one that stands phosphated, one with a wet film. */

@@ -22,6 +22,8 @@ export const LOG_KINDS: readonly FactKind[] = [
   'tested',
   'turned',
   'moved',
+  'sent',
+  'came-back',
   'surface-read',
   'baked',
   'cut-through',
@@ -59,9 +61,16 @@ export type FormField =
       readonly minC: number;
       readonly maxC: number;
     }
+  /** A day of the shop's calendar; empty: none. */
+  | { readonly type: 'day'; readonly name: string; readonly label: string }
   /** A sum in the shop's currency, stored in its smallest coin. */
   | { readonly type: 'money'; readonly name: string; readonly label: string }
-  | { readonly type: 'text'; readonly name: string; readonly label: string; readonly isOptional?: true };
+  | {
+      readonly type: 'text' | 'line';
+      readonly name: string;
+      readonly label: string;
+      readonly isOptional?: true;
+    };
 
 export interface FormShape {
   readonly fields: readonly FormField[];
@@ -138,6 +147,15 @@ export const FORMS: Readonly<Partial<Record<FactKind, FormShape>>> = {
     finish: done('Log move'),
     caution: 'Heavy castings: lifting plan first.',
   },
+  sent: {
+    fields: [
+      { type: 'line', name: 'to', label: 'To whom' },
+      { type: 'day', name: 'backDay', label: 'Promised back by' },
+    ],
+    finish: done('Log that it left'),
+    caution: 'A contractor must know what paint comes off: lead, chromate, asbestos go into the order.',
+  },
+  'came-back': { fields: [], finish: done('It is back') },
   'surface-read': {
     fields: [
       {
@@ -196,7 +214,7 @@ export const FORMS: Readonly<Partial<Record<FactKind, FormShape>>> = {
         options: KEPT_SAMPLES,
         words: KEPT_SAMPLE_WORDS,
       },
-      { type: 'text', name: 'where', label: 'Where it is kept' },
+      { type: 'line', name: 'where', label: 'Where it is kept' },
       { type: 'text', name: 'note', label: 'A word about it', isOptional: true },
     ],
     finish: done('Log that it is kept'),

@@ -26,6 +26,8 @@ const ACTS: Readonly<Record<string, FactKind>> = {
   strip: 'stripped',
   blast: 'stripped',
   move: 'moved',
+  send: 'sent',
+  back: 'came-back',
   wipe: 'wiped',
   degrease: 'degreased',
   abrade: 'abraded',

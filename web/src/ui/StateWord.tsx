@@ -4,6 +4,7 @@ import { Word } from './Word.tsx';
 
 const TONE: Readonly<Record<Headline, string>> = {
   referred: 'text-bad',
+  sent: 'text-quiet',
   suspect: 'text-bad',
   out: 'text-bad',
   refused: 'text-bad',

@@ -2,6 +2,7 @@ import type { PartCard } from '@calvetta/contract';
 import {
   ACT_WORDS,
   BARE_WORDS,
+  dayWords,
   MEND_STEP_WORDS,
   SHUT_REASON_WORDS,
   SUSPECT_WORDS,
@@ -127,6 +128,10 @@ export function actView(card: PartCard, nowMs: number, zone: string, units: Unit
         null,
         true,
       );
+    case 'fetch': {
+      const by = act.backDay === null ? '' : ` · back by ${dayWords(act.backDay)}`;
+      return view(`at ${act.to}${by}`, 'came-back', true);
+    }
     case 'refer':
     case 'mend':
       return inspectAct(act, at, view);

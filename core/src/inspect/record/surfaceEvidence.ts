@@ -2,7 +2,8 @@ import { DAY_MS, HOUR_MS } from '../../base/time.ts';
 import { bareEdge, bareLimit } from '../../cure/bare.ts';
 import { windowRule } from '../../cure/windows.ts';
 import { originMs } from '../../facts/envelope.ts';
-import { ofKind, prepOf, seenSinceStripped, type CONTAMINANTS } from '../../facts/part.ts';
+import { ofKind, type CONTAMINANTS } from '../../facts/part.ts';
+import { prepOf, seenSinceStripped } from '../../facts/prep.ts';
 import { isCasting } from '../../part/substrate.ts';
 import type { Answer } from '../../part/survey.ts';
 import {

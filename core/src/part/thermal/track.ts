@@ -60,7 +60,10 @@ export interface SurfaceTrackInput {
 export const JOIN_OWN_MS = 3_600_000;
 /** The chord of a lag curve stays this close to the curve. */
 export const TRACK_TOLERANCE_K = 0.02;
-/** Between readings hours apart the air itself is a guess of a kelvin: there the chord of the lag may stray by this much. */
+/**
+ * Between readings hours apart the air itself is a guess of a kelvin, and what a place is usually like one of two: there the chord of
+ * the lag may stray by this much.
+ */
 const COARSE_TOLERANCE_K = 0.3;
 /** A surface under a clear night sky falls 2–5 K below the air; the middle is taken (common practice, no published source). */
 export const CLEAR_SKY_DROP_K = 3;
@@ -301,7 +304,7 @@ class Walk {
     const start = this.tempC !== null && this.lastMs === air.fromMs ? this.tempC : airFromC;
     const spanS = (air.toMs - air.fromMs) / 1000;
     const slope = (airToC - airFromC) / spanS;
-    const isCoarse = air.toMs <= (this.input.coarseBeforeMs ?? -Infinity);
+    const isCoarse = air.source === 'usual' || air.toMs <= (this.input.coarseBeforeMs ?? -Infinity);
     const toleranceK = isCoarse ? COARSE_TOLERANCE_K : TRACK_TOLERANCE_K;
     const pieces = piecesFor(start, airFromC, slope, tauS, spanS, toleranceK);
     const source: SurfaceSource = air.source === 'measured' ? 'lag' : air.source;

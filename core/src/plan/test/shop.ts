@@ -7,6 +7,7 @@ import { growingTrack, type AirStretch, type SurfaceStretch } from '../../part/t
 import type { ProductSheet } from '../../products/sheet.ts';
 import { sessionsAhead } from '../../shop/calendar.ts';
 import { sheet } from '../../test/build.ts';
+import { plainAsk } from '../ask.ts';
 import { unnamed } from '../hands.ts';
 import type {
   Hand,
@@ -27,19 +28,7 @@ export const ZONE = 'Europe/London';
 const STEP_MS = HOUR_MS / 2;
 const PAST_MS = 29 * DAY_MS;
 
-export const ASK: PlanAsk = {
-  machines: [],
-  weeks: 4,
-  people: 2,
-  painters: 1,
-  coatPlaceId: null,
-  roomM2: null,
-  goal: 'balanced',
-  pins: [],
-  lost: [],
-  heat: [],
-  seed: 1,
-};
+export const ASK: PlanAsk = plainAsk([], { weeks: 4 });
 
 /** Air by a function of time: measured until now, forecast for three days, then as it usually is. */
 export function air(
@@ -112,6 +101,7 @@ export function part(partId: string, track: readonly SurfaceStretch[], ops: read
     surface: { track, days: track, warm: null },
     carry: null,
     notBeforeMs: null,
+    backMs: null,
     dueMs: null,
     films: [],
     bare: null,
@@ -245,6 +235,8 @@ function randomPart(
     under = { kind: 'op', opId: coat.opId };
   }
   if (random() < 0.3) ops.push(bakeOp(partId, 1 + random()));
+  if (random() < 0.3)
+    ops.push(op(partId, 10, { kind: 'preserve', needs: 'handle', handsMin: minutes(), oils: true }));
   if (random() < 0.4) ops.push(op(partId, 9, { kind: 'reassemble', needs: 'handle', handsMin: minutes() }));
   return part(partId, track, ops);
 }

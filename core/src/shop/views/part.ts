@@ -1,7 +1,8 @@
 import { wettingPointOf } from '../../air/dewPoint.ts';
 import { airFiguresOf } from '../../air/gate.ts';
 import { originMs } from '../../facts/envelope.ts';
-import { type FactOf, seenSinceStripped, standingFacts } from '../../facts/part.ts';
+import { type FactOf, standingFacts } from '../../facts/part.ts';
+import { seenSinceStripped } from '../../facts/prep.ts';
 import type { FaceResult } from '../../bench/part.ts';
 import { gaugeTrust } from '../../film/gaugeTrust.ts';
 import { filmMassKg } from '../../film/mass.ts';

@@ -10,11 +10,11 @@ export const GROUP_WORDS: Readonly<Record<Group, string>> = {
   now: 'Coat now',
   running: 'Running out',
   held: 'Held by the air',
-  drying: 'Drying',
+  drying: 'Drying or away',
   lost: 'Needs work',
 };
 
-const DRYING: readonly Headline[] = ['early', 'lift', 'curing'];
+const DRYING: readonly Headline[] = ['early', 'lift', 'curing', 'sent'];
 const LOST: readonly Headline[] = ['referred', 'mending', 'suspect', 'unknown', 'refused', 'shut', 'out'];
 
 export function isInGroup(card: PartCard, group: Group): boolean {

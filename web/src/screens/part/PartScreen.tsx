@@ -213,6 +213,7 @@ function Figures({ part }: { readonly part: PartDetail }) {
   const { card, conditions, lag } = part;
   const money = useMoney();
   const show = useDialogs((s) => s.show);
+  const isSent = card.headline === 'sent';
   const rows: readonly (readonly [string, ReactNode])[] = [
     ['Metal', SUBSTRATE_WORDS[card.substrate]],
     [
@@ -223,11 +224,18 @@ function Figures({ part }: { readonly part: PartDetail }) {
         className="underline underline-offset-2 pointer-coarse:min-h-11"
         onClick={() => show({ kind: 'log', partId: card.partId, factKind: 'moved' })}
       >
-        {conditions.placeName ?? 'say where it stands'}
+        {isSent
+          ? `away; else ${conditions.placeName ?? 'nowhere'}`
+          : (conditions.placeName ?? 'say where it stands')}
       </button>,
     ],
-    ['Surface now', `${units.temp(conditions.surfaceC)} · ${SURFACE_BASIS_WORDS[conditions.basis]}`],
-    ['Above dew point', card.marginK === null ? 'unknown' : units.kelvin(card.marginK)],
+    [
+      'Surface now',
+      isSent
+        ? 'not known where it is'
+        : `${units.temp(conditions.surfaceC)} · ${SURFACE_BASIS_WORDS[conditions.basis]}`,
+    ],
+    ['Above dew point', isSent || card.marginK === null ? 'unknown' : units.kelvin(card.marginK)],
     ['Area, mass', `${units.area(card.areaM2)} · ${part.massKg === null ? '—' : `${part.massKg} kg`}`],
     ['Lag behind air', lag === null ? 'unknown: give mass and area' : duration(lag.tauS * 1000)],
     ['Colour group', part.colourGroup ?? '—'],
