@@ -253,6 +253,44 @@ describe('what if coats are laid by something else', () => {
   });
 });
 
+describe('what if another product took the place of one', () => {
+  const with_ = (machineId: string, from: string, to: string) =>
+    planProblem(LYING, air, { ...askFor(machineId), product: { from, to } });
+  const laid = (p: ReturnType<typeof with_>, productId: string): string[] =>
+    p.parts.flatMap((x) => (x.ops.some((o) => o.coat?.sheet.productId === productId) ? [x.name] : []));
+
+  it('zinc-rich goes on steel alone (ISO 12944-5): stainless handrails keep their epoxy, steel horn guides do not', () => {
+    const p = with_('quarry', 'epoxy-primer', 'zinc-epoxy');
+    expect(p.kept.map((k) => [k.name, k.refusals.some((r) => r.ruleId === 'zinc.steel-only')])).toEqual([
+      ['Handrails', true],
+    ]);
+    expect(laid(p, 'zinc-epoxy')).toEqual(['Horn guides']);
+    // Spring hangers and bunker have its first coat on: a product is not changed in the middle.
+    expect(laid(p, 'epoxy-primer')).toEqual(['Spring hangers', 'Bunker', 'Handrails']);
+  });
+  it('a finish that the heat would burn stays off the smokebox saddle (common practice, no published source)', () => {
+    const { kept } = with_('quarry', 'heat-black', 'engine-enamel');
+    expect(kept.flatMap((k) => k.refusals.map((r) => r.ruleId))).toContain('heat.limit');
+  });
+  it('where it suits, it is laid with its own film and its own minutes, and nothing else changes', () => {
+    const [was, is] = [planProblem(LYING, air, askFor('quarry')), with_('quarry', 'gloss-2k', 'engine-2k')];
+    expect([laid(was, 'engine-2k'), laid(is, 'gloss-2k'), is.kept]).toEqual([[], [], []]);
+    expect(laid(is, 'engine-2k')).toEqual(laid(was, 'gloss-2k'));
+    for (const o of is.parts.flatMap((x) => x.ops))
+      if (o.coat?.sheet.productId === 'engine-2k') expect(o.coat.dftUm).toBe(o.coat.sheet.dftUm);
+    const others = (p: typeof was) =>
+      p.parts.flatMap((x) => x.ops.flatMap((o) => (o.coat ? [] : [`${o.opId} ${o.handsMin}`])));
+    expect(others(is)).toEqual(others(was));
+  });
+  it('nothing of it to come: all is as it was', () => {
+    const { kept, parts } = with_('pump', 'bitumen', 'enamel');
+    expect([kept, short(parts.flatMap((x) => x.ops))]).toEqual([
+      [],
+      short(planProblem(LYING, air, askFor('pump')).parts.flatMap((x) => x.ops)),
+    ]);
+  });
+});
+
 describe('places that share their air', () => {
   it('are one, in whatever direction it was said', () => {
     const record = recordAt(file, nowMs);

@@ -54,6 +54,7 @@ export const planAsk = Joi.object({
   tool: Joi.string()
     .valid(...TOOLS)
     .allow(null),
+  product: Joi.object({ from: id.required(), to: id.required() }).allow(null),
   goal: Joi.string()
     .valid(...PLAN_GOALS)
     .required(),

@@ -11,7 +11,9 @@ import { upToGrid } from './grid.ts';
 import { unnamed, whoComes } from './hands.ts';
 import { leaned } from './leans.ts';
 import { operationsOf, type Chain } from './operations.ts';
+import { withProduct } from './otherProduct.ts';
 import type {
+  KeptProduct,
   PlanAsk,
   PlanAsks,
   PlanOp,
@@ -115,7 +117,11 @@ export function planProblem(
     ask.machines.some((m) => m.machineId === p.row.machineId),
   );
   const asks: PlanAsks[] = [];
-  const parts = wanted.flatMap((part): PlanPart[] => {
+  const kept: KeptProduct[] = [];
+  const parts = wanted.flatMap((own): PlanPart[] => {
+    const changed = ask.product ? withProduct(snapshot, own, ask.product) : { part: own, kept: null };
+    const { part } = changed;
+    if (changed.kept) kept.push(changed.kept);
     const chain = operationsOf(snapshot, part, ask);
     const ops = broughtBackLate(chain.ops, ask.lateDays ?? 0);
     asks.push(...chain.asks);
@@ -135,6 +141,7 @@ export function planProblem(
     capacity: shop.workshop.means.capacity,
     parts,
     asks,
+    kept,
     usualDays,
     machines: ask.machines.map((m) => ({
       machineId: m.machineId,

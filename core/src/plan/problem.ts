@@ -5,6 +5,7 @@ import type { Substrate } from '../part/substrate.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import type { Tool } from '../products/traits.ts';
+import type { Reason } from '../route/judge.ts';
 import type { Capacity } from '../part/shopMeans.ts';
 import type { Held } from './things.ts';
 
@@ -31,6 +32,8 @@ export interface PlanAsk {
   readonly roomM2: number | null;
   /** What coats are laid on with where their sheet allows it, whatever the routes say: what if. Absent: as routes say. */
   readonly tool?: Tool | null;
+  /** Another product in place of one, where the rules allow it on a part: what if. Absent: as routes say. */
+  readonly product?: { readonly from: string; readonly to: string } | null;
   readonly goal: PlanGoal;
   /** What a person fixed: this work in the session that begins then, or not before it. */
   readonly pins: readonly PlanPin[];
@@ -184,6 +187,14 @@ export interface PlanPart {
   readonly ops: readonly PlanOp[];
 }
 
+/** A part that keeps the product it has, though another was asked for: what the rules have against it there. */
+export interface KeptProduct {
+  readonly partId: string;
+  readonly name: string;
+  /** Empty: it was never surveyed, or its route was typed, and nothing can be judged. */
+  readonly refusals: readonly Reason[];
+}
+
 /** Why a part, or what comes after a step, is not planned: what would let it in is said beside. */
 export const PLAN_LACKS = [
   'no-route',
@@ -222,6 +233,8 @@ export interface PlanProblem {
   readonly capacity: Capacity;
   readonly parts: readonly PlanPart[];
   readonly asks: readonly PlanAsks[];
+  /** Parts that keep a product though another was asked for. */
+  readonly kept: readonly KeptProduct[];
   readonly machines: readonly {
     readonly machineId: string;
     readonly name: string;

@@ -112,6 +112,10 @@ export interface PlanView {
   readonly machines: readonly PlanMachineView[];
   readonly asks: readonly PlanAsks[];
   readonly left: readonly PlanAsks[];
+  /** Parts that keep a product though another was asked for. */
+  readonly kept: PlanProblem['kept'];
+  /** What its coats are of, by name. */
+  readonly products: readonly { readonly productId: string; readonly name: string }[];
   readonly cost: PlanCost;
   readonly breaches: readonly Breach[];
   /** What has to be bought, and by when. */
@@ -125,6 +129,18 @@ export interface PlanView {
   /** Places of which too little is known to plan past the forecast. */
   readonly blindPlaces: readonly string[];
   readonly plan: Plan;
+}
+
+/** What coats of a plan are of, by name. */
+function productsIn({ parts }: PlanProblem): PlanView['products'] {
+  const names = new Map(
+    parts.flatMap((p) =>
+      p.ops.flatMap((o) => (o.coat ? [[o.coat.sheet.productId, o.coat.sheet.name] as const] : [])),
+    ),
+  );
+  return [...names]
+    .map(([productId, name]) => ({ productId, name }))
+    .sort((a, b) => a.name.localeCompare(b.name));
 }
 
 /** A plan as the page draws it, judged by the checker. Pure. */
@@ -151,6 +167,8 @@ export function planView(snapshot: Snapshot, problem: PlanProblem, made: MadePla
     runs: plan.runs.map((r) => runView(snapshot, problem, r)),
     machines: problem.machines.map((m) => machineView(problem, lanes, m)),
     asks: problem.asks,
+    kept: problem.kept,
+    products: productsIn(problem),
     left: plan.left,
     cost,
     breaches: checkPlan(problem, plan),

@@ -3,6 +3,7 @@ import { originMs } from '../facts/envelope.ts';
 import { ofKind, type Fact, type FactOf } from '../facts/part.ts';
 import { newestSheet } from '../products/newest.ts';
 import type { ProductSheet } from '../products/sheet.ts';
+import type { RouteStep } from '../route/route.ts';
 import type { RouteStepRow } from './state.ts';
 
 /** The route chosen last, or null when none was: then the typed one holds. */
@@ -17,9 +18,17 @@ export function routeOf(
   sheets: ReadonlyMap<string, ProductSheet>,
 ): RouteStepRow[] | null {
   const set = routeSetOf(standing);
-  if (!set) return null;
-  return set.body.steps.map((s, i) => ({
-    partId: set.partId,
+  return set && stepRows(set.partId, set.body.steps, sheets);
+}
+
+/** Steps of a route as a part has them. */
+export const stepRows = (
+  partId: string,
+  steps: readonly RouteStep[],
+  sheets: ReadonlyMap<string, ProductSheet>,
+): RouteStepRow[] =>
+  steps.map((s, i) => ({
+    partId,
     seq: i + 1,
     stepId: s.stepId,
     kind: s.kind,
@@ -34,7 +43,6 @@ export function routeOf(
     ...(s.zoneId === undefined ? {} : { zoneId: s.zoneId }),
     ...(s.gate === undefined ? {} : { gate: s.gate }),
   }));
-}
 
 /**
  * Coats that were on when the route was chosen, as laid: a route chosen in the middle of the work is for what remains.

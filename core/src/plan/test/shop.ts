@@ -126,6 +126,7 @@ export function problem(
     capacity: NO_CAPACITY,
     parts,
     asks: [],
+    kept: [],
     usualDays: { booth: 28 },
     machines: [{ machineId: 'm', name: 'm', dueMs: null, weight: 1 }],
     ...over,

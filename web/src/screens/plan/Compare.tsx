@@ -1,11 +1,18 @@
 import type { PlanView } from '@calvetta/core';
+import { reasonWords } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
+
+import type { Sure } from './planner.ts';
+import { dayWords } from './planWords.ts';
 
 interface Props {
   readonly before: PlanView;
   readonly now: PlanView;
   readonly what: string;
+  /** How sure each is; null: nobody asked. */
+  readonly sure: Sure | null;
+  readonly onSure: () => void;
   readonly onKeep: () => void;
   readonly onBack: () => void;
 }
@@ -16,7 +23,7 @@ const risk = (v: PlanView): number => v.cost.lines.find((l) => l.what === 'risk'
 const takenMs = (v: PlanView): number => v.sessions.reduce((sum, s) => sum + s.takenMs, 0);
 
 /** Two plans side by side: what the change costs, before it is kept. */
-export function Compare({ before, now, what, onKeep, onBack }: Props) {
+export function Compare({ before, now, what, sure, onSure, onKeep, onBack }: Props) {
   const rows: readonly (readonly [string, (v: PlanView) => string])[] = [
     ...now.machines.map(
       (m) =>
@@ -62,14 +69,65 @@ export function Compare({ before, now, what, onKeep, onBack }: Props) {
               </td>
             </tr>
           ))}
+          {sure ? <SureRows sure={sure} view={now} /> : null}
         </tbody>
       </table>
+      <Kept view={now} />
       <div className="mt-2 flex flex-wrap gap-2">
+        {sure ? null : <Button onClick={onSure}>How sure is each?</Button>}
         <Button onClick={onBack}>Back to as it was</Button>
         <Button look="main" onClick={onKeep}>
           Go on with this
         </Button>
       </div>
     </section>
+  );
+}
+
+const isWhole = (s: Sure): boolean => s.before.n >= s.of && s.now.n >= s.of;
+
+/** By when each machine is done four times in five, and how often it is in time, as it was and then. */
+function SureRows({ sure, view }: { readonly sure: Sure; readonly view: PlanView }) {
+  if (!isWhole(sure))
+    return (
+      <tr className="border-t border-line/60">
+        <th scope="row" className="py-0.5 font-normal" colSpan={3} role="status">
+          {sure.before.n + sure.now.n} of {2 * sure.of} times lived through…
+        </th>
+      </tr>
+    );
+  const p80 = (ms: number | null): string => (ms === null ? 'not within this plan' : dayWords(ms, view));
+  return sure.now.machines.map((m) => {
+    const was = sure.before.machines.find((x) => x.machineId === m.machineId);
+    const [a, b] = [p80(was?.p80Ms ?? null), p80(m.p80Ms)];
+    return (
+      <tr key={m.machineId} className="border-t border-line/60">
+        <th scope="row" className="py-0.5 font-normal">
+          {m.name} done four times in five by
+        </th>
+        <td className="figure">{a}</td>
+        <td className={`figure ${a === b ? 'text-quiet' : 'font-semibold'}`}>{b}</td>
+      </tr>
+    );
+  });
+}
+
+/** Parts that another product does not suit, each with what the rules say. */
+function Kept({ view }: { readonly view: PlanView }) {
+  if (view.kept.length === 0) return null;
+  return (
+    <details className="mt-2 text-[14px]">
+      <summary className="cursor-pointer">
+        {view.kept.length === 1 ? 'One part keeps' : `${view.kept.length} parts keep`} what the routes say
+      </summary>
+      <ul className="list-disc pl-5">
+        {view.kept.map((k) => (
+          <li key={k.partId}>
+            {k.name}:{' '}
+            {k.refusals[0] ? reasonWords(k.refusals[0]) : 'never surveyed here, so nothing judges it.'}
+          </li>
+        ))}
+      </ul>
+    </details>
   );
 }

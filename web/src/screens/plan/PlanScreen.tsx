@@ -19,6 +19,7 @@ import { HoldsPanel } from './HoldsPanel.tsx';
 import { Broken, Lacking } from './Lacking.tsx';
 import { dayWords } from './planWords.ts';
 import { PlanChart } from './PlanChart.tsx';
+import { ProductForm } from './ProductForm.tsx';
 import { SessionPanel } from './SessionPanel.tsx';
 import type { Since } from './planner.ts';
 import type { Making } from './usePlanner.ts';
@@ -102,6 +103,7 @@ function Planning(props: PlanningProps) {
           ) : null}
           {view ? <MoreForm view={view} ask={p.ask} onTry={p.tryOut} /> : null}
           {view ? <ToolForm ask={p.ask} onTry={p.tryOut} /> : null}
+          {view ? <ProductForm view={view} ask={p.ask} onTry={p.tryOut} /> : null}
           {view ? <LateForm onTry={(lateDays, what) => p.tryOut({ ...p.ask, lateDays }, what)} /> : null}
         </section>
       ) : null}
@@ -114,7 +116,15 @@ function Planning(props: PlanningProps) {
         {statusWords(p, stored, nowMs, zone)}
       </p>
       {trial && view && !isMaking ? (
-        <Compare before={trial.before} now={view} what={trial.what} onKeep={p.goOn} onBack={p.goBack} />
+        <Compare
+          before={trial.before}
+          now={view}
+          what={trial.what}
+          sure={p.sure}
+          onSure={p.liveBoth}
+          onKeep={p.goOn}
+          onBack={p.goBack}
+        />
       ) : null}
       {view && p.holding ? <HoldsPanel holding={p.holding} view={view} onStop={p.stop} /> : null}
       {view === null ? null : view.sessions.length === 0 ? (

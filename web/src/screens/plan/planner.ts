@@ -34,12 +34,28 @@ export type PlannerAsked =
       readonly source: SnapshotSource;
       readonly ask: PlanAsk;
       readonly plan: Plan;
+    }
+  | {
+      readonly kind: 'both';
+      readonly no: number;
+      readonly source: SnapshotSource;
+      readonly ask: PlanAsk;
+      readonly plan: Plan;
+      readonly before: { readonly ask: PlanAsk; readonly plan: Plan };
     };
 
 /** A change that was tried, and how sure the plan would be with it. */
 export interface HelpTried {
   readonly help: Help;
   readonly holds: Holds;
+}
+
+/** Two plans lived through by the same replays. */
+export interface Sure {
+  readonly before: Holds;
+  readonly now: Holds;
+  /** How many replays of each it is to be. */
+  readonly of: number;
 }
 
 /** What of a kept plan was done since, and what should have been. */
@@ -80,4 +96,5 @@ export type PlannerSaid =
       readonly helps: readonly HelpTried[];
       readonly isDone: boolean;
     }
+  | { readonly kind: 'both'; readonly no: number; readonly sure: Sure }
   | { readonly kind: 'failed'; readonly no: number; readonly words: string };

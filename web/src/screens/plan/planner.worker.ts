@@ -53,6 +53,7 @@ function problemOf(source: SnapshotSource, ask: PlanAsk): { snapshot: Snapshot; 
 async function work(asked: Exclude<PlannerAsked, { kind: 'stop' }>): Promise<void> {
   const { snapshot, problem } = problemOf(asked.source, asked.ask);
   if (asked.kind === 'hold') await hold(asked, snapshot, problem);
+  if (asked.kind === 'both') await both(asked, snapshot, problem);
   if (asked.kind === 'make') await make(asked, snapshot, problem);
   if (asked.kind === 'read') {
     const { made, moved } = repaired(problem, asked.plan);
@@ -114,13 +115,39 @@ const [REPLAYS, REPLAYS_OF_HELP] = [200, 60];
 /** So long a plan is sought with each change, ms. */
 const HELP_MS = 1500;
 
+/** The shop as the air may turn out. */
+const leaning = (snapshot: Snapshot, source: SnapshotSource, ask: PlanAsk): PlanProblem[] =>
+  LEANS.map((sigmas) => planProblem(snapshot, source.air, ask, sigmas));
+
+/** A plan that was tried, and the one before, by the same replays: what falls out otherwise falls out so for both. */
+async function both(
+  { no, source, ask, plan, before }: Extract<PlannerAsked, { kind: 'both' }>,
+  snapshot: Snapshot,
+  problem: PlanProblem,
+): Promise<void> {
+  const old = planProblem(snapshot, source.air, before.ask);
+  const [wasIn, isIn] = [leaning(snapshot, source, before.ask), leaning(snapshot, source, ask)];
+  const tell = (was: readonly Replay[], is: readonly Replay[]): void =>
+    page.postMessage({
+      kind: 'both',
+      no,
+      sure: {
+        before: holdsOf(old, before.plan, was),
+        now: holdsOf(problem, plan, is),
+        of: REPLAYS_OF_HELP,
+      },
+    });
+  const was = await live(no, wasIn, before.plan, ask.seed, REPLAYS_OF_HELP, (r) => tell(r, []));
+  if (!was) return;
+  await live(no, isIn, plan, ask.seed, REPLAYS_OF_HELP, (r) => tell(was, r));
+}
+
 async function hold(
   { no, source, ask, plan }: Extract<PlannerAsked, { kind: 'hold' }>,
   snapshot: Snapshot,
   problem: PlanProblem,
 ): Promise<void> {
-  const casesOf = (asked: PlanAsk): PlanProblem[] =>
-    LEANS.map((sigmas) => planProblem(snapshot, source.air, asked, sigmas));
+  const casesOf = (asked: PlanAsk): PlanProblem[] => leaning(snapshot, source, asked);
   const helps: HelpTried[] = [];
   const say = (replays: readonly Replay[], isDone: boolean): void =>
     page.postMessage({

@@ -7,7 +7,7 @@ import {
   type PlanView,
   type SnapshotSource,
 } from '@calvetta/core';
-import type { PlannerAsked, PlannerSaid, Since } from './planner.ts';
+import type { PlannerAsked, PlannerSaid, Since, Sure } from './planner.ts';
 
 /** A search stops by itself after so long; whoever is content sooner stops it. */
 const SECONDS = 12;
@@ -29,7 +29,10 @@ export interface Planner {
   readonly notPinned: NotPinned | null;
   /** How sure the plan is, as far as it was lived through. */
   readonly holding: Holding | null;
+  /** How sure a plan tried is, beside the one before. */
+  readonly sure: Sure | null;
   readonly trouble: string | null;
+  holdBoth: (source: SnapshotSource, before: PlanView, now: PlanView) => void;
   hold: (source: SnapshotSource, view: PlanView) => void;
   make: (source: SnapshotSource, ask: PlanAsk, before: Plan | null) => void;
   stop: () => void;
@@ -45,6 +48,7 @@ interface State {
   readonly making: Making | null;
   readonly notPinned: NotPinned | null;
   readonly holding: Holding | null;
+  readonly sure: Sure | null;
   readonly trouble: string | null;
 }
 const NOTHING: State = {
@@ -53,21 +57,30 @@ const NOTHING: State = {
   making: null,
   notPinned: null,
   holding: null,
+  sure: null,
   trouble: null,
 };
 
 function heard(s: State, m: PlannerSaid): State {
   switch (m.kind) {
     case 'step':
-      return { ...s, view: m.view ?? s.view, holding: null, making: { tried: m.tried, isDone: m.isDone } };
+      return {
+        ...s,
+        view: m.view ?? s.view,
+        holding: null,
+        sure: null,
+        making: { tried: m.tried, isDone: m.isDone },
+      };
     case 'read':
       return { ...NOTHING, view: m.view, since: m.since };
     case 'pinned':
-      return { ...s, view: m.view, notPinned: null, making: null, holding: null };
+      return { ...s, view: m.view, notPinned: null, making: null, holding: null, sure: null };
     case 'not-pinned':
       return { ...s, notPinned: m, making: null };
     case 'holds':
       return { ...s, holding: { holds: m.holds, few: m.few, of: m.of, helps: m.helps, isDone: m.isDone } };
+    case 'both':
+      return { ...s, sure: m.sure };
     case 'failed':
       return { ...s, trouble: m.words, making: null };
   }
@@ -128,6 +141,15 @@ export function usePlanner(): Planner {
     },
     [ask],
   );
+  const holdBoth = useCallback(
+    (source: SnapshotSource, before: PlanView, now: PlanView): void => {
+      no.current++;
+      setState((s) => ({ ...s, sure: null, trouble: null }));
+      const old = { ask: before.ask, plan: before.plan };
+      ask({ kind: 'both', no: no.current, source, ask: now.ask, plan: now.plan, before: old });
+    },
+    [ask],
+  );
   const stop = useCallback((): void => {
     no.current++;
     ask({ kind: 'stop', no: no.current });
@@ -139,7 +161,7 @@ export function usePlanner(): Planner {
   }, [ask]);
   const show = useCallback((view: PlanView): void => {
     no.current++;
-    setState((s) => ({ ...s, view, notPinned: null, making: null, holding: null }));
+    setState((s) => ({ ...s, view, notPinned: null, making: null, holding: null, sure: null }));
   }, []);
-  return { ...state, hold, make, read, pin, stop, show };
+  return { ...state, hold, holdBoth, make, read, pin, stop, show };
 }

@@ -18,6 +18,22 @@ const sessionOf = (view: PlanView, opId: string): number => {
   return view.sessions.findIndex((s) => s.fromMs <= atMs && atMs < s.toMs);
 };
 
+/** The shop as it stood when it was last asked for. */
+function useSource() {
+  const [isAway, setAway] = useState(false);
+  const source = useRef<SnapshotSource | null>(null);
+  const withSource = (work: (s: SnapshotSource) => void): void => {
+    getSource()
+      .then((s) => {
+        source.current = s;
+        setAway(false);
+        work(s);
+      })
+      .catch(() => setAway(true));
+  };
+  return { source, isAway, setAway, withSource };
+}
+
 /** What is asked, what was made of it, and what a person does with it. */
 export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
   const planner = usePlanner();
@@ -28,20 +44,10 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
   const [chosen, setChosen] = useState<string | null>(null);
   // The session that is looked at: one a person chose, else that of the chosen work.
   const [picked, setPicked] = useState<number | null>(0);
-  const [isAway, setAway] = useState(false);
-  const source = useRef<SnapshotSource | null>(null);
+  const { source, isAway, setAway, withSource } = useSource();
   // Who asks for a plan at once does not wait for the kept one to be read, nor has it come in between.
   const hasAsked = useRef(false);
   const kept = useKeepPlan(stored);
-  const withSource = (work: (s: SnapshotSource) => void): void => {
-    getSource()
-      .then((s) => {
-        source.current = s;
-        setAway(false);
-        work(s);
-      })
-      .catch(() => setAway(true));
-  };
   const { read } = planner;
   useEffect(() => {
     if (!stored) return;
@@ -51,7 +57,7 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
         if (!hasAsked.current) read(s, stored.ask, stored.plan);
       })
       .catch(() => setAway(true));
-  }, [stored, read]);
+  }, [stored, read, source, setAway]);
   const make = (asked: PlanAsk): void => {
     hasAsked.current = true;
     setAsk(asked);
@@ -95,6 +101,10 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
     /** Lives the plan through, to see how sure it is. */
     live: (): void => {
       if (view && source.current) planner.hold(source.current, view);
+    },
+    /** Lives the plan tried and the one before through, to see how sure each is. */
+    liveBoth: (): void => {
+      if (view && trial && source.current) planner.holdBoth(source.current, trial.before, view);
     },
     keep: kept.keep,
     isKeeping: kept.isBusy,
