@@ -136,8 +136,29 @@ export const soonest = (a: number | null, b: number | null): number | null =>
 /** A key cut by a mending abrasion lasts so long. */
 export const keyEndMs = (abradedMs: number): number => abradedMs + KEY_LASTS_MS;
 
+const touches = new WeakMap<readonly SurfaceStretch[], Map<string, Map<number, number>>>();
+
+/** When a coat of a sheet whose last wet pass ends then is dry to the touch, at the worst: stacked films hold that no longer up. */
+export function touchMsOf(
+  track: readonly SurfaceStretch[],
+  { sheet, speedBy }: Pick<PlanCoat, 'sheet' | 'speedBy'>,
+  t0Ms: number,
+): number {
+  let bySheet = touches.get(track);
+  if (!bySheet) touches.set(track, (bySheet = new Map<string, Map<number, number>>()));
+  let byStart = bySheet.get(sheet.sheetId);
+  if (!byStart) bySheet.set(sheet.sheetId, (byStart = new Map<number, number>()));
+  let touchMs = byStart.get(t0Ms);
+  if (touchMs === undefined) {
+    const film = { sheet, t0Ms, track, slowBy: 1, speedBy, minRecoatTests: [], isOutdoors: false };
+    touchMs = stageEnd({ film, layers: [], keyedUntilMs: null }, 'touch') ?? t0Ms + 24 * HOUR_MS;
+    byStart.set(t0Ms, touchMs);
+  }
+  return touchMs;
+}
+
 /** When a coat is dry to the touch, at the worst; where the sheet is silent a day is taken. */
-export const touchEndMs = (laid: LaidFilm): number => stageMs(laid, 'touch') ?? laid.film.t0Ms + 24 * HOUR_MS;
+export const touchEndMs = ({ film }: LaidFilm): number => touchMsOf(film.track, film, film.t0Ms);
 
 /** How long a mix stands before it may be used when it is made then, at the worst; half an hour where nobody knows. */
 export const mixStandsMs = (

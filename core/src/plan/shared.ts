@@ -1,6 +1,6 @@
 import type { Span } from '../base/time.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
-import { laidFilm, stageMs, touchEndMs, type LaidFilm } from './films.ts';
+import { laidFilm, stageMs, touchEndMs, touchMsOf, type LaidFilm } from './films.ts';
 import { GRID_MS } from './grid.ts';
 import { skillOf } from './hands.ts';
 import type { PlanItem, PlanOp, PlanProblem } from './problem.ts';
@@ -155,6 +155,14 @@ export class Shared {
         this.table.hold(h.thing, { fromMs: endMs + waitMs(op!), toMs: nextMs }, h.amount);
   }
 
+  /** When there is room to hang a coat until it may be handled; null: there is. */
+  private roomUntil(way: Way, op: PlanOp, span: Span, below: readonly LaidFilm[]): number | null {
+    const { roomM2 } = this.problem.ask;
+    if (roomM2 === null) return null;
+    const laid = laidFilm(way.stand, op.coat!, span.toMs, below);
+    return this.table.fullUntil('room', hangs(laid, span), areaOf(op), roomM2);
+  }
+
   /** Whether the air of the place and the weather let a coat be laid over a span. */
   readonly airStop = (way: Way, op: PlanOp, span: Span, below: readonly LaidFilm[]): Stop | null => {
     const { placeId } = way;
@@ -166,13 +174,9 @@ export class Shared {
       ? this.table.airTaken(placeId, 'work', { ...span, toMs: span.toMs + ISOCYANATE_MS })
       : this.table.airTaken(placeId, 'isocyanate', span);
     if (masked !== null) return { by: 'dust', nextMs: masked };
-    const laid = laidFilm(way.stand, op.coat!, span.toMs, below);
-    const touchMs = touchEndMs(laid);
-    const { roomM2 } = this.problem.ask;
-    if (roomM2 !== null) {
-      const fullMs = this.table.fullUntil('room', hangs(laid, span), areaOf(op), roomM2);
-      if (fullMs !== null) return { by: 'room', nextMs: fullMs };
-    }
+    const touchMs = touchMsOf(way.stand.surface.track, op.coat!, span.toMs);
+    const room = this.roomUntil(way, op, span, below);
+    if (room !== null) return { by: 'room', nextMs: room };
     const dust = this.table.airTaken(placeId, 'dust', { fromMs: span.fromMs, toMs: touchMs });
     const hot = this.table.airTaken(placeId, 'hot', { fromMs: span.fromMs, toMs: touchMs });
     if (dust !== null || hot !== null) return { by: 'dust', nextMs: span.fromMs + GRID_MS };

@@ -1,4 +1,5 @@
-import { DAY_MS, MINUTE_MS, type Span } from '../base/time.ts';
+import { MINUTE_MS, type Span } from '../base/time.ts';
+import { ByDay } from './byDay.ts';
 import { GRID_MS, upToGrid } from './grid.ts';
 import { capsOf, isManned, type Caps } from './hands.ts';
 import type { Skill, PlanSession } from './problem.ts';
@@ -9,9 +10,6 @@ export const DUST_SETTLES_MS = 30 * MINUTE_MS;
 export const SOLVENT_MS = 30 * MINUTE_MS;
 /** After isocyanate was sprayed nobody is in that air without a mask for this long. */
 export const ISOCYANATE_MS = 30 * MINUTE_MS;
-
-const NONE: readonly Span[] = [];
-const dayOf = (ms: number): number => Math.floor(ms / DAY_MS);
 
 /** A mist of wax or oil is in the air for so long after it was laid on (common practice, no published source). */
 export const OIL_MS = 30 * MINUTE_MS;
@@ -27,9 +25,18 @@ export class Timetable {
   private readonly busy: Uint8Array[];
   /** Hands taken by skill; who sprays with a mask is among `masked` alone. */
   private readonly skilled: Readonly<Record<Skill, Uint8Array[]>>;
-  /** By use and place, and by the days that a span touches. */
-  private readonly air = new Map<string, Map<number, Span[]>>();
-  private readonly held = new Map<string, (Span & { readonly amount: number })[]>();
+  /** By use and by whose air it is. */
+  private readonly air: Record<AirUse, Map<string, ByDay<Span>>> = {
+    dust: new Map<string, ByDay<Span>>(),
+    wet: new Map<string, ByDay<Span>>(),
+    isocyanate: new Map<string, ByDay<Span>>(),
+    work: new Map<string, ByDay<Span>>(),
+    hot: new Map<string, ByDay<Span>>(),
+    solvent: new Map<string, ByDay<Span>>(),
+    oil: new Map<string, ByDay<Span>>(),
+    bared: new Map<string, ByDay<Span>>(),
+  };
+  private readonly held = new Map<string, ByDay<Span & { readonly amount: number }>>();
   private readonly undo: (() => void)[] = [];
 
   constructor(sessions: readonly PlanSession[], airs: Readonly<Record<string, string>> = {}) {
@@ -102,33 +109,16 @@ export class Timetable {
     this.undo.push(() => add(-1));
   }
 
-  private airKey(placeId: string, use: AirUse): string {
-    return `${use}:${this.airs[placeId] ?? placeId}`;
-  }
-
   /** When the first thing of a kind that overlaps a span in a place's air is over; null: nothing does. */
   airTaken(placeId: string, use: AirUse, span: Span): number | null {
-    const days = this.air.get(this.airKey(placeId, use));
-    if (!days) return null;
-    for (let day = dayOf(span.fromMs); day <= dayOf(span.toMs); day++)
-      for (const s of days.get(day) ?? NONE) if (s.fromMs < span.toMs && s.toMs > span.fromMs) return s.toMs;
-    return null;
+    return this.air[use].get(this.airs[placeId] ?? placeId)?.firstIn(span)?.toMs ?? null;
   }
 
   fill(placeId: string, use: AirUse, span: Span): void {
-    const key = this.airKey(placeId, use);
-    let days = this.air.get(key);
-    if (!days) this.air.set(key, (days = new Map<number, Span[]>()));
-    const lists: Span[][] = [];
-    for (let day = dayOf(span.fromMs); day <= dayOf(span.toMs); day++) {
-      let list = days.get(day);
-      if (!list) days.set(day, (list = []));
-      list.push(span);
-      lists.push(list);
-    }
-    this.undo.push(() => {
-      for (const list of lists) list.pop();
-    });
+    const air = this.airs[placeId] ?? placeId;
+    let spans = this.air[use].get(air);
+    if (!spans) this.air[use].set(air, (spans = new ByDay()));
+    this.undo.push(spans.add(span));
   }
 
   /**
@@ -136,7 +126,8 @@ export class Timetable {
    * and wherever something else comes in.
    */
   fullUntil(what: string, span: Span, amount: number, most: number): number | null {
-    const there = (this.held.get(what) ?? []).filter((h) => h.fromMs < span.toMs && h.toMs > span.fromMs);
+    const there = this.held.get(what)?.allIn(span) ?? [];
+    if (there.length === 0) return null;
     const moments = [span.fromMs, ...there.map((h) => h.fromMs).filter((ms) => ms > span.fromMs)];
     for (const atMs of moments) {
       const now = there.filter((h) => h.fromMs <= atMs && h.toMs > atMs);
@@ -148,10 +139,9 @@ export class Timetable {
   }
 
   hold(what: string, span: Span, amount: number): void {
-    let list = this.held.get(what);
-    if (!list) this.held.set(what, (list = []));
-    list.push({ ...span, amount });
-    this.undo.push(() => list.pop());
+    let spans = this.held.get(what);
+    if (!spans) this.held.set(what, (spans = new ByDay()));
+    this.undo.push(spans.add({ ...span, amount }));
   }
 
   /** Something else that was changed, and how it is put back. */

@@ -24,6 +24,11 @@ export interface AirVerdict {
   readonly odds: number | null;
 }
 
+interface Judged {
+  readonly toMs: number;
+  readonly verdict: AirVerdict;
+}
+
 /** Gates of one sheet's limits along one track, looked at as far as somebody asks. */
 class GateLine {
   private readonly track: readonly SurfaceStretch[];
@@ -114,9 +119,17 @@ export class PlanWeather {
 
   /** Whether a coat of this sheet may go on over a span and dry to its end. Unknown is never a pass. */
   verdict(surface: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number): AirVerdict {
-    return alongTrack(surface.track, `air ${this.key} ${sheet.sheetId} ${fromMs}-${toMs}`, () =>
-      this.judge(surface, sheet, fromMs, toMs),
-    );
+    const known = this.verdicts(surface.track, sheet);
+    // Until a minute that no other start shares, or worked out anew: a coat that begins then is always as long.
+    const there = known.get(fromMs);
+    if (there?.toMs === toMs) return there.verdict;
+    const verdict = this.judge(surface, sheet, fromMs, toMs);
+    known.set(fromMs, { toMs, verdict });
+    return verdict;
+  }
+
+  private verdicts(track: readonly SurfaceStretch[], sheet: ProductSheet): Map<number, Judged> {
+    return alongTrack(track, `air ${this.key} ${sheet.sheetId}`, () => new Map<number, Judged>());
   }
 
   private judge(surface: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number): AirVerdict {
