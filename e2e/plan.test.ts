@@ -119,6 +119,36 @@ describe('plan a machine to a date, move work, lose an evening, keep it', () => 
   }, 120_000);
 });
 
+describe('what if another product', () => {
+  it('is judged part by part, stands beside the plan without, and both are lived through by the same replays', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/plan');
+    if (await page.getByRole('button', { name: 'Make a plan' }).count()) await make(page);
+    await blocks(page).first().waitFor({ timeout: 60_000 });
+    await page.getByRole('button', { name: 'What is asked' }).click();
+    await page.getByLabel('What if in place of').selectOption({ label: 'Epoxy primer' });
+    await page.getByLabel('we laid').selectOption({ label: 'Zinc-rich epoxy' });
+    const form = page.locator('form', { hasText: 'What if in place of' });
+    await form.getByRole('button', { name: 'Try it' }).click();
+    const stop = page.getByRole('button', { name: 'Stop at this one' });
+    await stop.waitFor();
+    const beside = page.getByRole('region', { name: 'Side by side' });
+    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
+    await stop.click();
+    await beside.getByText('What if: Zinc-rich epoxy in place of epoxy primer').waitFor();
+    // Zinc-rich goes on steel alone (ISO 12944-5): the stainless handrails keep their epoxy.
+    await beside.getByText(/keeps? what the routes say/).click();
+    await beside.getByText(/^Handrails: /).waitFor();
+    await beside.getByRole('button', { name: 'How sure is each?' }).click();
+    await beside
+      .getByText(/done four times in five by/)
+      .first()
+      .waitFor({ timeout: 60_000 });
+    await beside.getByRole('button', { name: 'Back to as it was' }).click();
+    await beside.waitFor({ state: 'detached' });
+  });
+});
+
 describe('work dragged with a mouse, and how sure it all is', () => {
   it('says at every session what speaks against it; let go past its edge it is stopped with the figure', async () => {
     const page = await stage.desk();
