@@ -96,6 +96,17 @@ export function* makePlans(
   }
 }
 
+/** All placed anew in an order, each coat no sooner than its gun-load of a plan before: loads that were gathered are again. */
+export function placedLike(problem: PlanProblem, from: readonly string[], before: Plan): MadePlan {
+  const weather = new PlanWeather(problem);
+  const waits = new Map(before.runs.flatMap((r) => r.opIds.map((id) => [id, r.fromMs] as const)));
+  for (const pin of problem.ask.pins) waits.delete(pin.opId);
+  const decoder = new Decoder(problem, weather, new Map(), waits);
+  const plan = decoder.plan(firstOrder(problem, from));
+  const reading = readPlan(problem, weather, plan);
+  return { plan, reading, cost: costOf(problem, plan, reading) };
+}
+
 /** A plan made before against a changed problem; null: it breaks something, or says nothing of a part. */
 function stillHolds(problem: PlanProblem, before: Plan): MadePlan | null {
   const sessions = problem.sessions.map(({ fromMs, toMs }) => ({ fromMs, toMs }));

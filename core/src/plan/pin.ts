@@ -1,6 +1,6 @@
 import { checkPlan } from './check.ts';
 import { coatOpIdOf } from './ids.ts';
-import { makePlans, plannedBefore, replaced, type MadePlan } from './make.ts';
+import { makePlans, placedLike, plannedBefore, replaced, type MadePlan } from './make.ts';
 import type { Binding, Plan, PlanPin, PlanProblem } from './problem.ts';
 
 /** What becomes of a pin: the plan with it, or why not and the nearest session that would do. */
@@ -42,8 +42,11 @@ function pinned(problem: PlanProblem, before: MadePlan, pin: PlanPin, mayMoveAll
   if (isGood(asked, before, alone, partId)) return { holds: true, made: alone, problem: asked };
   if (!mayMoveAll) return null;
   const order = orderOf(before.plan).filter((id) => id !== partId);
-  const all = makePlans(asked, [partId, ...order]).next().value.best;
-  return isGood(asked, before, all, partId) ? { holds: true, made: all, problem: asked } : null;
+  const from = [partId, ...order];
+  const all = [placedLike(asked, from, before.plan), makePlans(asked, from).next().value.best]
+    .filter((made) => isGood(asked, before, made, partId))
+    .sort((a, b) => a.cost.total - b.cost.total)[0];
+  return all ? { holds: true, made: all, problem: asked } : null;
 }
 
 /**

@@ -6,7 +6,7 @@ import { checkPlan } from './check.ts';
 import { costOf } from './cost.ts';
 import { Decoder } from './decode.ts';
 import { unnamed } from './hands.ts';
-import { makePlans, plannedBefore, replaced } from './make.ts';
+import { makePlans, placedLike, plannedBefore, replaced } from './make.ts';
 import type { Plan, PlanOp, PlanProblem, PlanSession } from './problem.ts';
 import { readPlan } from './reading.ts';
 import { air, coatOp, op, part, problem, surface, ZONE } from './test/shop.ts';
@@ -350,5 +350,21 @@ describe('wax and oil in the air of what is still to be coated', () => {
     const apart = { ...p, parts: p.parts.map((x) => (x.partId === 'b' ? { ...x, placeId: 'yard' } : x)) };
     expect(codes(apart, beside)).not.toContain('oil');
     expect(spanOf(plan(apart), 'b/s1')!.fromMs).toBeLessThan(spanOf(plan(apart), 'a/s2')!.toMs);
+  });
+});
+
+describe('all placed anew after a pin', () => {
+  it('coats that shared a gun-load share one again, which an order alone does not say', () => {
+    const coat = (id: string): PlanOp => coatOp(id, 1, [{ kind: 'bare' }], { handsMin: 30 });
+    const p = shop({ a: [coat('a')], b: [coat('b')] }, {});
+    // One of the two is not there before the third evening.
+    const late = {
+      ...p,
+      parts: p.parts.map((x) => (x.partId === 'b' ? { ...x, notBeforeMs: DAYS[2]!.fromMs } : x)),
+    };
+    const waits = new Map([['a/s1', DAYS[2]!.fromMs]]);
+    const gathered = new Decoder(late, new PlanWeather(late), new Map(), waits).plan(late.parts);
+    expect([plan(late).runs.length, gathered.runs.length]).toEqual([2, 1]);
+    expect(placedLike(late, ['b', 'a'], gathered).plan.runs.map((r) => r.opIds.length)).toEqual([2]);
   });
 });

@@ -276,7 +276,7 @@ function Lines({ view, ground }: { readonly view: PlanView; readonly ground: Gro
       className={`pointer-events-none absolute top-[78px] bottom-0 border-l ${look}`}
       style={{ left: NAMES_PX + xAt(ground, ms) }}
     >
-      <span className="figure sticky top-[142px] ml-1 bg-panel/85 text-[12px] text-quiet">{text}</span>
+      <span className="figure sticky top-[142px] z-10 ml-1 bg-panel/85 text-[12px] text-quiet">{text}</span>
     </div>
   );
   return (
