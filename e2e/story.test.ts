@@ -304,6 +304,31 @@ describe('the server away', () => {
 });
 
 describe('by keyboard only', () => {
+  it('j and k walk every list, and the act keys are of the row they stand on', async () => {
+    const page = await stage.desk();
+    const focused = () =>
+      page.evaluate(() => document.activeElement?.closest<HTMLElement>('[data-row]')?.dataset['row'] ?? null);
+    for (const path of ['/', '/machines', '/inspect', '/ledger', '/aftercare', '/shelf']) {
+      await open(stage, page, path);
+      await page.locator('main [data-row]').first().waitFor();
+      await page.keyboard.press('j');
+      const first = await page.evaluate(() => document.activeElement?.closest('[data-row]')?.textContent);
+      await page.keyboard.press('j');
+      await page.keyboard.press('k');
+      const again = await page.evaluate(() => document.activeElement?.closest('[data-row]')?.textContent);
+      expect([path, again]).toEqual([path, first]);
+      expect([path, (await focused()) === null]).toEqual([path, false]);
+    }
+    await open(stage, page, '/machines/quarry');
+    await page.locator('main [data-row]').nth(1).waitFor();
+    await page.keyboard.press('j');
+    await page.keyboard.press('j');
+    const partId = (await focused())!;
+    await page.keyboard.press('w');
+    await dialog(page).getByRole('heading', { name: 'Why?' }).waitFor();
+    expect(partId).toMatch(/\./);
+    await page.keyboard.press('Escape');
+  });
   it('next part, log a coat, go to places, ask for the keys', async () => {
     const page = await stage.desk();
     await open(stage, page, '/?show=now');

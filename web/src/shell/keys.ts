@@ -3,14 +3,15 @@ import { useNavigate } from 'react-router';
 import { RAIL } from '../screens.ts';
 import { useDialogs } from '../state/dialogs.ts';
 import { useFocusPart } from '../state/focusPart.ts';
+import { stepRow } from './rows.ts';
 
 /** After `g`: where to. Letters of places still to come are kept free (docs/decisions 22). */
 export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> =
   Object.fromEntries(RAIL.map(({ key, to, word }) => [key, { to, word }]));
 export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [
   ['/', 'find anything'],
-  ['j  k', 'next, previous part'],
-  ['Enter', 'open the part'],
+  ['j  k', 'next, previous row of a list'],
+  ['Enter', 'open it'],
   ['c', 'log a coat on the part'],
   ['r', 'log a reading'],
   ['m', 'mix for the part'],
@@ -32,7 +33,7 @@ export function useKeys(): void {
       if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target) || useDialogs.getState().open !== null)
         return;
       const { show } = useDialogs.getState();
-      const { partId, step } = useFocusPart.getState();
+      const { partId } = useFocusPart.getState();
       if (isGoing) {
         isGoing = false;
         const go = GO_KEYS[e.key];
@@ -44,8 +45,8 @@ export function useKeys(): void {
         '/': () => show({ kind: 'find' }),
         '?': () => show({ kind: 'keys' }),
         r: () => show({ kind: 'reading', placeId: null }),
-        j: () => step(1),
-        k: () => step(-1),
+        j: () => stepRow(1),
+        k: () => stepRow(-1),
         c: () => partId !== null && show({ kind: 'log', partId, factKind: 'coated' }),
         w: () => partId !== null && show({ kind: 'why', partId }),
         m: () => void navigate(partId === null ? '/mix' : `/mix?part=${encodeURIComponent(partId)}`),

@@ -35,7 +35,10 @@ export function CareRow({ line: l, nowMs, zone }: Props) {
       },
     );
   return (
-    <li className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line/60 py-2">
+    <li
+      data-row={l.partId}
+      className="flex flex-wrap items-center gap-x-4 gap-y-1 border-t border-line/60 py-2"
+    >
       <div className="min-w-[240px] flex-1">
         <p>
           <Link

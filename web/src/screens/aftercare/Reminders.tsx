@@ -38,7 +38,7 @@ function Row({ reminder: r }: { readonly reminder: ReminderLine }) {
   const record = useRecord();
   const save = useSave();
   return (
-    <li className="flex flex-wrap items-center gap-x-4 border-t border-line/60 py-2">
+    <li data-row={r.partId} className="flex flex-wrap items-center gap-x-4 border-t border-line/60 py-2">
       <span className={`figure w-28 ${r.isDue ? 'text-bad' : 'text-quiet'}`}>{r.onDay}</span>
       <span className="min-w-[200px] flex-1">
         <Link

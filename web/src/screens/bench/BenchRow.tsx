@@ -63,6 +63,7 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
     role: 'listitem',
     tabIndex: 0,
     'data-part': card.partId,
+    'data-row': card.partId,
     'data-state': card.headline,
     onFocus: () => setFocus(card.partId),
     onClick: open,

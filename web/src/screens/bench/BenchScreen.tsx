@@ -1,11 +1,10 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { BenchResponse, PartCard } from '@calvetta/contract';
 import { useBench } from '../../api/queries.ts';
 import { axisAround } from '../../drawings/axis.ts';
 import { AxisHead } from '../../drawings/AxisHead.tsx';
 import { useNowMs } from '../../state/clock.ts';
-import { useFocusPart } from '../../state/focusPart.ts';
 import { BENCH_HOURS, usePrefs } from '../../state/prefs.ts';
 import { useRun } from '../../state/run.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -48,8 +47,6 @@ function BenchOf({ bench }: { readonly bench: BenchResponse }) {
     () => (isFolded ? rows.filter((r) => questionOf(r) === null) : rows),
     [rows, isFolded],
   );
-  const setList = useFocusPart((s) => s.setList);
-  useEffect(() => setList(listed.map((r) => r.partId)), [listed, setList]);
   const change = (key: string, value: string | null): void =>
     setParams(
       (old) => {

@@ -77,7 +77,7 @@ function Group({ title, list, rows }: GroupProps) {
       <ul>
         {rows.map(({ partId, partName, machineName, finding, foundMs }) => {
           return (
-            <li key={finding.findingId} className="border-t border-line">
+            <li key={finding.findingId} data-row={partId} className="border-t border-line">
               <Link
                 to={at(partId, finding.findingId)}
                 className="flex min-h-14 items-center gap-3 py-1 hover:bg-panel"

@@ -39,7 +39,7 @@ function Row({ entry: e, zone }: { readonly entry: RiverEntry; readonly zone: st
   };
   const detail = factDetail(e.fact, named, { film: units.film, temp: units.temp, money: money.price });
   return (
-    <li className="border-t border-line/60 py-1">
+    <li data-row={e.partId} className="border-t border-line/60 py-1">
       <div className="grid grid-cols-[16px_minmax(0,1fr)] items-baseline gap-x-3 sm:grid-cols-[16px_128px_minmax(0,1fr)_auto]">
         <span className="self-center">
           <MarkSwatch mark={e.mark} />

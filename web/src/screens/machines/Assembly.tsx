@@ -156,6 +156,7 @@ function PartLine({ card, order, data, isTicked, onTick }: LineProps) {
       <Link
         to={`/parts/${encodeURIComponent(card.partId)}`}
         data-part={card.partId}
+        data-row={card.partId}
         data-state={card.headline}
         className="grid min-h-(--row) min-w-0 flex-1 grid-cols-[44px_minmax(140px,210px)_84px_minmax(0,1fr)_170px] items-center gap-x-3 hover:bg-ground max-md:grid-cols-[44px_minmax(0,1fr)_auto]"
       >

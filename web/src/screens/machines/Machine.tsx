@@ -35,7 +35,7 @@ export function Machine({ machine, others, data, filter, startsOpen }: Props) {
   );
   return (
     <section className="mb-3 border border-line bg-panel" aria-label={machine.name}>
-      <div className="flex items-start">
+      <div data-row="" className="flex items-start">
         <button
           type="button"
           aria-expanded={isOpen}

@@ -125,7 +125,7 @@ function PartList({ group, needs, chosen, onToggle }: ListProps) {
       {group.parts.map((c) => {
         const need = needs.find((n) => n.card.partId === c.partId)?.need;
         return (
-          <li key={c.partId} className="border-t border-line/60 first:border-t-0">
+          <li key={c.partId} data-row={c.partId} className="border-t border-line/60 first:border-t-0">
             <label className="grid min-h-(--row) cursor-pointer grid-cols-[20px_minmax(0,1fr)_64px_62px] items-center gap-2 hover:bg-ground">
               <input
                 type="checkbox"

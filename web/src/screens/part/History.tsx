@@ -44,6 +44,7 @@ export function History({ part }: { readonly part: PartDetail }) {
           .map((f) => (
             <li
               key={f.factId}
+              data-row={f.partId}
               className={`grid min-h-8 grid-cols-[126px_1fr_auto] items-center gap-3 border-t border-line/60 ${f.isStanding ? '' : 'text-quiet line-through'}`}
             >
               <span className="figure text-[13px] text-quiet">

@@ -29,6 +29,7 @@ export function TinRow({ tin, colour, isAsked, hasRival, onWeigh }: Props) {
     tin.content === 'paint' ? colour : tin.content === 'hardener' ? 'var(--s-keyed)' : 'var(--s-early)';
   return (
     <div
+      data-row=""
       className={`grid min-h-(--row) grid-cols-[24px_minmax(0,1fr)_92px_64px] items-center gap-x-2 border-t border-line/50 py-0.5 sm:grid-cols-[24px_minmax(0,1fr)_104px_124px_64px] ${isAsked ? 'bg-ground shadow-[inset_3px_0_0_var(--mark)]' : ''}`}
     >
       <TinLevel share={tin.levelMl / tin.sizeMl} colour={fill} isBad={tin.isExpired} />
