@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { SUBSTRATES, type Substrate } from '@calvetta/core';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
-import { useMachines } from '../api/queries.ts';
+import { useMachines, usePlaces } from '../api/queries.ts';
+import { useRecordMany } from '../record/useRecordMany.ts';
 import { Field } from '../forms/Field.tsx';
 import { SelectField } from '../forms/fields.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
@@ -10,6 +11,7 @@ import { useSend } from '../record/useSend.ts';
 import { partsWrite } from '../record/write.ts';
 import { Button } from '../ui/Button.tsx';
 import { newId } from '../ui/newId.ts';
+import { entriesOf, LikeAssembly, NO_LIKE, type LikeOnes } from './LikeAssembly.tsx';
 import {
   LIST_COLUMN_WORDS,
   LIST_COLUMNS,
@@ -32,6 +34,7 @@ interface Props {
 /** What is being typed, what was made of it, and what of that is new to the machine. */
 function usePartsList(machineId: string) {
   const machines = useMachines();
+  const places = usePlaces();
   // A text and the ids of its parts: storing the same text again makes none twice, and another text has ids of its own.
   const [sheet, setSheet] = useState(() => ({ text: '', batch: newId() }));
   const [assembly, setAssembly] = useState('');
@@ -43,6 +46,7 @@ function usePartsList(machineId: string) {
     readRow(cells, list.hasHeading ? columns : typedColumns(cells), i + 1, {
       metal: metalOf[i],
       assembly: assembly.trim() || 'Parts',
+      places,
     }),
   );
   const known: Known[] = (machines.data?.machines ?? [])
@@ -83,16 +87,28 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
   const save = useSave();
   const l = usePartsList(machineId);
   const { list, columns, rows, fresh, bad } = l;
+  const recordMany = useRecordMany();
+  const [like, setLike] = useState<LikeOnes>(NO_LIKE);
   const store = (): void =>
     save.run(
-      () => send(partsWrite(machineId, fresh.parts), `${fresh.parts.length} parts made in ${machineName}`),
+      async () => {
+        await send(partsWrite(machineId, fresh.parts), `${fresh.parts.length} parts made in ${machineName}`);
+        for (const { kind, parts, bodies } of entriesOf(fresh.parts, fresh.placed, like))
+          await recordMany({ kind, parts, happenedMs: Date.now(), body: bodies[0]! }, (i) => bodies[i]!);
+      },
       () => l.keepBad() === 0 && onStored(fresh.parts.length),
     );
   return (
     <div className="flex flex-col gap-3">
+      <LikeAssembly
+        onLike={(text, ones) => {
+          l.setText(text);
+          setLike(ones);
+        }}
+      />
       <Field
         label="Parts, one to a line"
-        hint="“Bracket, mild steel, 2 kg”; or rows from a spreadsheet with a heading: name, assembly, metal, how many, mass, area, thickness, faces, colour"
+        hint="“Bracket, mild steel, 2 kg”; or rows from a spreadsheet with a heading: name, assembly, metal, how many, mass, area, thickness, faces, colour, place"
       >
         <textarea rows={6} value={l.text} onChange={(e) => l.setText(e.target.value)} />
       </Field>
@@ -102,17 +118,20 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
         </Field>
       )}
       {list.hasHeading ? (
-        <div className="flex flex-wrap gap-2">
-          {list.headings.map((h, i) => (
-            <SelectField<ListColumn>
-              key={`${i}${h}`}
-              label={h}
-              value={columns[i]!}
-              options={LIST_COLUMNS.map((c) => ({ value: c, text: LIST_COLUMN_WORDS[c] }))}
-              onChange={(c) => l.setColumn(i, c)}
-            />
-          ))}
-        </div>
+        <details open={columns.includes('ignore')}>
+          <summary className="cursor-pointer text-[13px]">What each column is</summary>
+          <div className="flex flex-wrap gap-2 pt-2">
+            {list.headings.map((h, i) => (
+              <SelectField<ListColumn>
+                key={`${i}${h}`}
+                label={h}
+                value={columns[i]!}
+                options={LIST_COLUMNS.map((c) => ({ value: c, text: LIST_COLUMN_WORDS[c] }))}
+                onChange={(c) => l.setColumn(i, c)}
+              />
+            ))}
+          </div>
+        </details>
       ) : null}
       {rows.length > 0 ? (
         <Understood
@@ -145,9 +164,10 @@ interface UnderstoodProps {
   readonly onMetal: (i: number, metal: Substrate) => void;
 }
 
-const understood = (p: Draft): string =>
+const understood = (p: Draft, placeName: string | null): string =>
   [
     p.assemblyName,
+    ...(placeName === null ? [] : [placeName]),
     ...(p.massKg === null ? [] : [`${Number(p.massKg.toPrecision(3))} kg`]),
     ...(p.areaM2 === null ? [] : [`${Number(p.areaM2.toPrecision(3))} m²`]),
     ...(p.thicknessMm === null ? [] : [`${Number(p.thicknessMm.toPrecision(3))} mm`]),
@@ -157,6 +177,8 @@ const understood = (p: Draft): string =>
 
 /** What was made of each row; the metal, which decides everything, can be put right here. */
 function Understood({ rows, nameOf, onMetal }: UnderstoodProps) {
+  const places = usePlaces();
+  const placeOf = (p: Draft): string | null => places.find((x) => x.placeId === p.placeId)?.name ?? null;
   return (
     <div className="max-h-72 overflow-y-auto border border-line">
       <table className="w-full text-[13px]">
@@ -183,7 +205,7 @@ function Understood({ rows, nameOf, onMetal }: UnderstoodProps) {
               </td>
               <td className="px-2 py-1">
                 {r.ok ? (
-                  <span className="text-quiet">{understood(r.parts[0]!)}</span>
+                  <span className="text-quiet">{understood(r.parts[0]!, placeOf(r.parts[0]!))}</span>
                 ) : (
                   <span role="alert" className="text-bad">
                     {r.column === 'metal'

@@ -1,4 +1,4 @@
-import { metalOf, parseQuantity, SUBSTRATES, type Substrate } from '@calvetta/core';
+import { metalOf, parseQuantity, SUBSTRATES, type PatternPart, type Substrate } from '@calvetta/core';
 import { cellsOf } from './cells.ts';
 import type { NewPart } from '@calvetta/contract/schemas';
 import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
@@ -14,6 +14,7 @@ export const LIST_COLUMNS = [
   'thicknessMm',
   'faces',
   'colour',
+  'place',
   'ignore',
 ] as const;
 export type ListColumn = (typeof LIST_COLUMNS)[number];
@@ -27,6 +28,7 @@ export const LIST_COLUMN_WORDS: Readonly<Record<ListColumn, string>> = {
   thicknessMm: 'thickness, mm',
   faces: 'faces',
   colour: 'colour',
+  place: 'place',
   ignore: '(not used)',
 };
 
@@ -39,6 +41,7 @@ const GUESSES: readonly (readonly [RegExp, ListColumn])[] = [
   [/thick|mm|gauge/i, 'thicknessMm'],
   [/face|side/i, 'faces'],
   [/colou?r/i, 'colour'],
+  [/place|where|stands|location/i, 'place'],
   [/name|part|item|descr/i, 'name'],
 ];
 
@@ -106,8 +109,8 @@ export type ListRow =
       readonly got: string;
       readonly accepts: string;
     };
-/** A part before it has an id. */
-export type Draft = Omit<NewPart, 'partId' | 'pairPartId'>;
+/** A part before it has an id, and where it stands, where that is said. */
+export type Draft = Omit<NewPart, 'partId' | 'pairPartId'> & { readonly placeId?: string };
 
 const METALS = SUBSTRATES.map((s) => SUBSTRATE_WORDS[s]).join(', ');
 /** As many alike in one row. */
@@ -118,6 +121,7 @@ interface Chosen {
   readonly metal?: Substrate | undefined;
   /** Where the list says no assembly. */
   readonly assembly?: string;
+  readonly places?: readonly { readonly placeId: string; readonly name: string }[];
 }
 
 /** A row as parts, or what is wrong with it and what would be accepted. Empty figures are not known. */
@@ -125,7 +129,7 @@ export function readRow(
   cells: readonly string[],
   columns: readonly ListColumn[],
   row: number,
-  { metal: chosen, assembly = 'Parts' }: Chosen = {},
+  { metal: chosen, assembly = 'Parts', places = [] }: Chosen = {},
 ): ListRow {
   const cell = (c: ListColumn): string => {
     const i = columns.indexOf(c);
@@ -152,6 +156,9 @@ export function readRow(
     // Lengths are metres inside.
     figures[name] = name === 'thicknessMm' ? r.value.value * 1000 : r.value.value;
   }
+  const place = places.find((p) => sameWords(p.name) === sameWords(cell('place')));
+  if (cell('place') !== '' && !place)
+    return bad('place', places.length === 0 ? 'nothing yet: no place is made' : listWords(places));
   const name = cell('name').slice(0, 110);
   const one: Draft = {
     name,
@@ -160,6 +167,7 @@ export function readRow(
     faces: cell('faces') === '2' ? 2 : 1,
     colourGroup: cell('colour') === '' ? null : cell('colour').slice(0, 60),
     ...figures,
+    ...(place ? { placeId: place.placeId } : {}),
   };
   return {
     ok: true,
@@ -177,8 +185,11 @@ const FIGURES = [
   ['thicknessMm', 'length', 'mm', 1],
 ] as const;
 
+const listWords = (places: readonly { readonly name: string }[]): string =>
+  places.map((p) => p.name).join(', ');
 const sameWords = (text: string): string => text.trim().toLowerCase().replaceAll(/\s+/g, ' ');
-const keyOf = (assembly: string, name: string): string => `${sameWords(assembly)}\n${sameWords(name)}`;
+/** A part of a machine by its words: written otherwise it is the same. */
+export const keyOf = (assembly: string, name: string): string => `${sameWords(assembly)}\n${sameWords(name)}`;
 /** The other hand's name; null for a part that has none. */
 function otherHand(name: string): string | null {
   const m = /\b(left|right|l\.?h\.?|r\.?h\.?)(?![a-z])/i.exec(name);
@@ -198,6 +209,45 @@ export interface Known {
   readonly assemblyName: string;
 }
 
+/** Where a new part stands. */
+export interface ListPlaced {
+  readonly partId: string;
+  readonly name: string;
+  readonly placeId: string;
+}
+
+/** The parts of an assembly as a list that can be typed in: what another is made like, to be changed where it differs. */
+export function listLike(
+  pattern: readonly PatternPart[],
+  assemblyName: string,
+  places: readonly { readonly placeId: string; readonly name: string }[],
+): string {
+  const figure = (x: number | null): string => (x === null ? '' : String(Number(x.toPrecision(4))));
+  const rows = pattern.map(({ row, placeId }) => [
+    row.name,
+    assemblyName,
+    SUBSTRATE_WORDS[row.substrate],
+    figure(row.massKg),
+    figure(row.areaM2),
+    figure(row.thicknessMm),
+    String(row.faceCount),
+    row.colourGroup ?? '',
+    places.find((p) => p.placeId === placeId)?.name ?? '',
+  ]);
+  const head = [
+    'name',
+    'assembly',
+    'metal',
+    'mass, kg',
+    'area, m²',
+    'thickness, mm',
+    'faces',
+    'colour',
+    'place',
+  ];
+  return [head, ...rows].map((r) => r.join('\t')).join('\n');
+}
+
 /**
  * The parts of a list that are new to the machine, each with its id and its left or right hand by name. Pasting the mended list
  * again adds only what is new.
@@ -206,7 +256,7 @@ export function newOnes(
   drafts: readonly Draft[],
   known: readonly Known[],
   idOf: (i: number) => string,
-): { readonly parts: NewPart[]; readonly known: number } {
+): { readonly parts: NewPart[]; readonly known: number; readonly placed: readonly ListPlaced[] } {
   const there = new Map(known.map((k) => [keyOf(k.assemblyName, k.name), k.partId]));
   const fresh: { readonly draft: Draft; readonly partId: string }[] = [];
   drafts.forEach((draft, i) => {
@@ -216,7 +266,7 @@ export function newOnes(
     there.set(key, partId);
     fresh.push({ draft, partId });
   });
-  const parts = fresh.map(({ draft, partId }): NewPart => {
+  const parts = fresh.map(({ draft: { placeId: _, ...draft }, partId }): NewPart => {
     const other = otherHand(draft.name);
     return {
       ...draft,
@@ -224,5 +274,8 @@ export function newOnes(
       pairPartId: other === null ? null : (there.get(keyOf(draft.assemblyName, other)) ?? null),
     };
   });
-  return { parts, known: drafts.length - parts.length };
+  const placed = fresh.flatMap(({ draft: { placeId, name }, partId }) =>
+    placeId === undefined ? [] : [{ partId, name, placeId }],
+  );
+  return { parts, known: drafts.length - parts.length, placed };
 }

@@ -1,0 +1,93 @@
+import { useState } from 'react';
+import { patternOf, type FactBodies, type FactKind, type PatternPart } from '@calvetta/core';
+import type { NewPart } from '@calvetta/contract/schemas';
+import { getSource } from '../api/client.ts';
+import { useMachines, usePlaces } from '../api/queries.ts';
+import { SelectField } from '../forms/fields.tsx';
+import { keyOf, listLike, type ListPlaced } from './partsList.ts';
+
+/** What the parts of a list are made like, by name, whatever their assembly is called; empty: nothing. */
+export type LikeOnes = ReadonlyMap<string, PatternPart>;
+export const NO_LIKE: LikeOnes = new Map();
+
+interface Entries {
+  readonly kind: FactKind;
+  readonly parts: readonly { readonly partId: string; readonly name: string }[];
+  readonly bodies: readonly FactBodies[FactKind][];
+}
+
+/**
+ * What is recorded of new parts besides that they are there: where they stand, and what was found and chosen for those they are made
+ * like, with their own size. Of another metal nothing of that holds.
+ */
+export function entriesOf(
+  parts: readonly NewPart[],
+  placed: readonly ListPlaced[],
+  like: LikeOnes,
+): readonly Entries[] {
+  const made = parts.flatMap((part) => {
+    const of = like.get(keyOf('', part.name));
+    return of?.survey && of.row.substrate === part.substrate ? [{ part, of, survey: of.survey }] : [];
+  });
+  const routed = made.flatMap(({ part, of }) => (of.route ? [{ part, route: of.route }] : []));
+  const all: readonly Entries[] = [
+    { kind: 'moved', parts: placed, bodies: placed.map(({ placeId }) => ({ placeId })) },
+    {
+      kind: 'surveyed',
+      parts: made.map((m) => m.part),
+      bodies: made.map(({ part: { massKg, areaM2, thicknessMm }, survey }) => ({
+        survey: { ...survey, massKg, areaM2: areaM2 ?? survey.areaM2, thicknessMm },
+      })),
+    },
+    { kind: 'route-set', parts: routed.map((r) => r.part), bodies: routed.map((r) => r.route) },
+  ];
+  return all.filter((e) => e.parts.length > 0);
+}
+
+interface Props {
+  /** The list, and what its parts are made like. */
+  readonly onLike: (text: string, ones: LikeOnes) => void;
+}
+
+/** A whole assembly that the shop has, as the pattern of another: its parts come into the sheet, to be changed there. */
+export function LikeAssembly({ onLike }: Props) {
+  const machines = useMachines().data?.machines ?? [];
+  const places = usePlaces();
+  const [chosen, setChosen] = useState('');
+  const [isAway, setAway] = useState(false);
+  const options = machines.flatMap((m) =>
+    m.assemblies
+      .filter((a) => a.parts.length > 0)
+      .map((a) => ({
+        value: a.assemblyId,
+        name: a.name,
+        text: `${m.name}: ${a.name}, ${a.parts.length} ${a.parts.length === 1 ? 'part' : 'parts'}`,
+      })),
+  );
+  if (options.length === 0) return null;
+  const take = (assemblyId: string): void => {
+    setChosen(assemblyId);
+    const name = options.find((o) => o.value === assemblyId)?.name;
+    if (name === undefined) return;
+    getSource()
+      .then(({ shop }) => {
+        const pattern = patternOf(shop, assemblyId);
+        setAway(false);
+        onLike(
+          listLike(pattern, name, places),
+          new Map(pattern.map((p) => [keyOf('', p.row.name), p] as const)),
+        );
+      })
+      .catch(() => setAway(true));
+  };
+  return (
+    <SelectField
+      label="Like an assembly that is here"
+      hint="its parts come into the list below, to be changed there; what was found and chosen for them comes with them"
+      problem={isAway ? 'Calvetta does not answer: the parts of that assembly cannot be had now.' : null}
+      value={chosen}
+      options={[{ value: '', text: 'no: typed or pasted' }, ...options]}
+      onChange={take}
+    />
+  );
+}
