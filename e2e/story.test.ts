@@ -1,5 +1,6 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
+import sharp from 'sharp';
 import { open, rowOf, startStage, stateBecomes, type Stage } from './browser.ts';
 
 let stage: Stage;
@@ -434,5 +435,27 @@ describe('units and theme', () => {
     await dialog(page).getByRole('button', { name: 'It is back' }).click();
     await rowOf(page, partId).waitFor({ state: 'detached' });
     expect((await rows()).some((r) => r.partId === partId)).toBe(false);
+  });
+  it('a sheet typed from the tin keeps a picture of what it was typed from', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/reference');
+    await page.getByRole('button', { name: 'Type a sheet from the tin' }).click();
+    await dialog(page).getByLabel('Name on the tin').fill('Estuary primer 20');
+    await dialog(page).getByLabel('Next coat not before').fill('16 h @ 10 C');
+    await dialog(page).getByLabel('Next coat not after').fill('7 days @ 20 C');
+    const picture = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#ddd' } })
+      .png()
+      .toBuffer();
+    await dialog(page)
+      .getByLabel('A picture of the data sheet')
+      .setInputFiles({ name: 'sheet.png', mimeType: 'image/png', buffer: picture });
+    await dialog(page).getByRole('button', { name: 'We have this' }).click();
+    await dialog(page).waitFor({ state: 'detached' });
+    const link = page
+      .getByRole('row', { name: /Estuary primer 20/ })
+      .getByRole('link', { name: 'the data sheet, as it was pictured' });
+    const href = (await link.getAttribute('href'))!;
+    const shown = await page.request.get(new URL(href, page.url()).href);
+    expect([shown.status(), shown.headers()['content-type']]).toEqual([200, 'image/jpeg']);
   });
 });

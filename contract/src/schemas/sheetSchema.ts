@@ -97,7 +97,7 @@ const traits = closed(
   },
   [],
 );
-const OPTIONAL = ['traits'];
+const OPTIONAL = ['traits', 'pictureId'];
 const properties = {
   sheetId: ID,
   productId: ID,
@@ -141,6 +141,7 @@ const properties = {
   cautions: { type: 'array', items: { ...text(60), minLength: 1 } },
   traits: { $ref: '#/$defs/traits' },
   source: { ...text(300), minLength: 1 },
+  pictureId: { type: 'string', pattern: '^[0-9a-f]{64}$' },
 };
 
 /** The public format of one sheet as JSON Schema (draft 2020-12). The same file stands in `docs/sheet.schema.json`. */

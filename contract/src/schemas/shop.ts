@@ -154,6 +154,7 @@ export const productSheet = Joi.object({
   cautions: Joi.array().items(Joi.string().max(60)).required(),
   traits,
   source: Joi.string().max(300).required(),
+  pictureId: Joi.string().pattern(/^[0-9a-f]{64}$/, 'the hash of a picture'),
 });
 
 const isAway = Joi.valid(true);

@@ -87,6 +87,8 @@ export interface ProductSheet {
   /** What differs from its binder class for the rules of a route. */
   readonly traits?: Partial<SheetTraits> & LegacyTraits;
   readonly source: string;
+  /** A picture of the data sheet it was typed from, by the hash of its file. */
+  readonly pictureId?: string;
 }
 
 /**

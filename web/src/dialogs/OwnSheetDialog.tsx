@@ -12,14 +12,15 @@ import {
 } from '@calvetta/core';
 import { useSheets } from '../api/queries.ts';
 import { SheetTimes } from '../drawings/SheetTimes.tsx';
-import { Choice } from '../forms/Field.tsx';
+import { Choice, Field } from '../forms/Field.tsx';
 import { failureWords } from '../forms/failureWords.ts';
 import { NumberField, SelectField, TextField } from '../forms/fields.tsx';
 import { Foot } from '../forms/Foot.tsx';
 import { FormTrouble } from '../forms/FormTrouble.tsx';
 import { maybe, number, words, type Reader } from '../forms/read.ts';
-import { useDraft, type ValuesOf } from '../forms/useDraft.ts';
+import { useDraft, type Bound, type ValuesOf } from '../forms/useDraft.ts';
 import { useSave } from '../forms/useSave.ts';
+import { storePicture } from '../record/usePicture.ts';
 import { useSend } from '../record/useSend.ts';
 import { sheetWrite } from '../record/write.ts';
 import { usePrefs } from '../state/prefs.ts';
@@ -98,6 +99,7 @@ function SheetForm({ sheets, familyId, onClose }: FormProps) {
     families.some((f) => f.familyId === familyId) ? familyId! : 'epoxy-primer',
   );
   const [longest, setLongest] = useState<Longest>('says');
+  const [picture, setPicture] = useState<File | null>(null);
   const draft = useDraft<SheetReaders>(readersFor(units.temperature, units.film), EMPTY);
   const family = families.find((f) => f.familyId === like)!.sheet;
   const newest = newestSheet(sheets, like) ?? family;
@@ -107,7 +109,11 @@ function SheetForm({ sheets, familyId, onClose }: FormProps) {
     const v = draft.read();
     if (!v || needsUntil) return;
     const r = madeOf(family, newest, v, longest);
-    if (r.ok) save.run(() => send(sheetWrite(r.value.sheet), `Its sheet is in: ${v.name}`), onClose);
+    if (!r.ok) return;
+    save.run(async () => {
+      const sheet = picture ? { ...r.value.sheet, pictureId: await storePicture(picture) } : r.value.sheet;
+      await send(sheetWrite(sheet), `Its sheet is in: ${v.name}`);
+    }, onClose);
   };
   return (
     <form
@@ -143,15 +149,8 @@ function SheetForm({ sheets, familyId, onClose }: FormProps) {
           }
         />
       ) : null}
-      <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
-        <TextField label="Pot life" hint="“4 h @ 20 C”" bound={draft.bind('potLife')} />
-        {family.packs === 2 ? (
-          <TextField label="Mixing ratio" hint="“4:1 v/v”, “100:20 by weight”" bound={draft.bind('ratio')} />
-        ) : null}
-        <TextField label="Film of one coat, dry" hint="“75 µm”, “3-5 mil”" bound={draft.bind('film')} />
-        <NumberField label="Solids by volume, %" bound={draft.bind('solidsPct')} />
-        <NumberField label="Thinner at most, %" bound={draft.bind('thinMaxPct')} />
-      </div>
+      <Figures family={family} bind={draft.bind} />
+      <SheetPicture problem={save.problemAt('file')} onPick={setPicture} />
       {made?.ok ? <Made sheet={made.value.sheet} inherited={made.value.inherited} family={family} /> : null}
       {made && !made.ok ? (
         <p role="alert" className="border-l-4 border-bad bg-ground p-3">
@@ -165,6 +164,47 @@ function SheetForm({ sheets, familyId, onClose }: FormProps) {
         </Button>
       </Foot>
     </form>
+  );
+}
+
+interface FiguresProps {
+  readonly family: ProductSheet;
+  readonly bind: (name: keyof SheetReaders) => Bound;
+}
+
+/** What else is printed: each may be left out. */
+function Figures({ family, bind }: FiguresProps) {
+  return (
+    <div className="grid grid-cols-3 gap-3 max-md:grid-cols-1">
+      <TextField label="Pot life" hint="“4 h @ 20 C”" bound={bind('potLife')} />
+      {family.packs === 2 ? (
+        <TextField label="Mixing ratio" hint="“4:1 v/v”, “100:20 by weight”" bound={bind('ratio')} />
+      ) : null}
+      <TextField label="Film of one coat, dry" hint="“75 µm”, “3-5 mil”" bound={bind('film')} />
+      <NumberField label="Solids by volume, %" bound={bind('solidsPct')} />
+      <NumberField label="Thinner at most, %" bound={bind('thinMaxPct')} />
+    </div>
+  );
+}
+
+interface PictureProps {
+  readonly problem: string | null;
+  readonly onPick: (file: File | null) => void;
+}
+
+function SheetPicture({ problem, onPick }: PictureProps) {
+  return (
+    <Field
+      label="A picture of the data sheet"
+      hint="JPEG, PNG or WebP; whoever reads these figures later can look at what they were typed from"
+      problem={problem}
+    >
+      <input
+        type="file"
+        accept="image/jpeg,image/png,image/webp"
+        onChange={(e) => onPick(e.target.files?.[0] ?? null)}
+      />
+    </Field>
   );
 }
 

@@ -12,9 +12,17 @@ interface About {
 }
 
 /**
- * Stores a picture and the entry that names it: both wait on this device while the server is away, the picture first. It is named by the hash
- * of its file, worked out here: a page that did not come over TLS has no hashing of the browser’s own.
+ * Stores a picture, named by the hash of its file, worked out here: a page that did not come over TLS has no hashing of the browser’s own.
+ * Its name.
  */
+export async function storePicture(file: Blob): Promise<string> {
+  const pictureId = bytesToHex(sha256(new Uint8Array(await file.arrayBuffer())));
+  await record(pictureWrite(pictureId, file));
+  return pictureId;
+}
+
+/**
+ * Stores a picture and the entry that names it: both wait on this device while the server is away, the picture first. */
 export function usePicture(): (
   file: Blob,
   about: About,
@@ -22,8 +30,7 @@ export function usePicture(): (
 ) => Promise<void> {
   const keep = useRecord();
   return async (file, about, body) => {
-    const pictureId = bytesToHex(sha256(new Uint8Array(await file.arrayBuffer())));
-    await record(pictureWrite(pictureId, file));
+    const pictureId = await storePicture(file);
     await keep({
       ...about,
       kind: 'pictured',

@@ -9,7 +9,7 @@ import {
   TOPIC_WORDS,
   WORKINGS,
 } from '@calvetta/contract/words';
-import { Refused } from '../../api/client.ts';
+import { pictureUrl, Refused } from '../../api/client.ts';
 import { problemsOf } from '../../record/refusal.ts';
 import { useSend } from '../../record/useSend.ts';
 import { sheetWrite } from '../../record/write.ts';
@@ -193,7 +193,17 @@ function Families() {
                     >
                       JSON
                     </a>
-                  ) : null}
+                  ) : null}{' '}
+                  {f.sheet.pictureId === undefined ? null : (
+                    <a
+                      className="underline"
+                      href={pictureUrl(f.sheet.pictureId)}
+                      target="_blank"
+                      rel="noreferrer"
+                    >
+                      the data sheet, as it was pictured
+                    </a>
+                  )}
                 </td>
               </tr>
             ))}
