@@ -1,6 +1,6 @@
 import { isoDay, localDay } from '../../base/zone.ts';
 import { ofKind, standingFacts } from '../../facts/part.ts';
-import { SPENT_ON, type SpentOn } from '../../ledger/kinds.ts';
+import { SPENT_ON, WORK_OPS, type SpentOn, type WorkOp } from '../../ledger/kinds.ts';
 import { hoursLeft, type HoursLeft } from '../../ledger/rates.ts';
 import {
   hoursOf,
@@ -49,8 +49,12 @@ export interface HoursView {
   readonly jobs: readonly Job[];
   /** The trade's own figures beside jobs of the same kind here. */
   readonly trade: readonly TradeCheck[];
-  /** Hours by month, `2026-03`, oldest first. */
-  readonly months: readonly { readonly month: string; readonly hours: number }[];
+  /** Hours by month, `2026-03`, oldest first; months in between in which nobody logged any are among them. */
+  readonly months: readonly {
+    readonly month: string;
+    readonly hours: number;
+    readonly byOp: Readonly<Record<WorkOp, number>>;
+  }[];
 }
 
 /** Hours of hands that the routes of some parts still ask, step by step, at this shop's own pace. */
@@ -93,6 +97,21 @@ const spentOn = (parts: readonly DerivedPart[]): Record<SpentOn, number> => {
   return out;
 };
 
+/** Every month from the first of some to the last. */
+export function monthsBetween(some: readonly string[]): readonly string[] {
+  const [first, last] = [[...some].sort()[0], [...some].sort().at(-1)];
+  const out: string[] = [];
+  for (let m = first; m !== undefined && last !== undefined && m <= last; m = monthAfter(m)) out.push(m);
+  return out;
+}
+function monthAfter(month: string): string {
+  const [year, no] = month.split('-').map(Number) as [number, number];
+  return no === 12 ? `${year + 1}-01` : `${year}-${String(no + 1).padStart(2, '0')}`;
+}
+
+const noHours = (): Record<WorkOp, number> =>
+  Object.fromEntries(WORK_OPS.map((o) => [o, 0])) as Record<WorkOp, number>;
+
 /** Hours, pace and money of the shop, from what was logged. Pure. */
 export function hoursView(snapshot: Snapshot): HoursView {
   const { shop } = snapshot;
@@ -102,10 +121,12 @@ export function hoursView(snapshot: Snapshot): HoursView {
   const jobs = all.flatMap(jobsOf);
   const rates = paceOf(snapshot);
   const inUse = partsInUse(snapshot);
-  const months = new Map<string, number>();
+  const months = new Map<string, Record<WorkOp, number>>();
   for (const f of worked) {
     const m = isoDay(localDay(shop.workshop.zone, f.happenedAtMs)).slice(0, 7);
-    months.set(m, (months.get(m) ?? 0) + f.body.minutes / 60);
+    const byOp = months.get(m) ?? noHours();
+    byOp[f.body.on] += f.body.minutes / 60;
+    months.set(m, byOp);
   }
   const newest = new Map(worked.map((f) => [f.partId, f.happenedAtMs] as const).reverse());
   const machines = shop.machines.map((m): MachineHours => {
@@ -138,6 +159,9 @@ export function hoursView(snapshot: Snapshot): HoursView {
     }),
     rates,
     jobs: jobs.sort((a, b) => (newest.get(b.partId) ?? 0) - (newest.get(a.partId) ?? 0)),
-    months: [...months].sort(([a], [b]) => a.localeCompare(b)).map(([m, hours]) => ({ month: m, hours })),
+    months: monthsBetween([...months.keys()]).map((month) => {
+      const byOp = months.get(month) ?? noHours();
+      return { month, byOp, hours: Object.values(byOp).reduce((s, x) => s + x, 0) };
+    }),
   };
 }

@@ -1,12 +1,12 @@
-import type { ChartData } from 'chart.js';
-import { Line } from 'react-chartjs-2';
-import { DEW_MARGIN_K, fFromC } from '@calvetta/core';
+import { fFromC } from '@calvetta/core';
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { AxisHead } from '../../drawings/AxisHead.tsx';
 import { clampX, type TimeAxis } from '../../drawings/axis.ts';
+import { TempLines } from '../../drawings/TempLines.tsx';
+import type { Dash } from '../../drawings/tempScale.ts';
 import { usePrefs } from '../../state/prefs.ts';
-import { colour, marksPlugin, timeOptions } from '../../ui/chart.ts';
-import { clockTime } from '../../ui/time.ts';
+import { dayAndTime } from '../../ui/time.ts';
+import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 
 const SCALE_PX = 46;
@@ -15,7 +15,7 @@ const DAY_MS = 86_400_000;
 /** Air and dew point, measured and forecast, with the spans fit for coating above it. */
 export default function AirChart({ air }: { readonly air: PlaceAirResponse }) {
   const unit = usePrefs((s) => s.units.temperature);
-  const theme = usePrefs((s) => s.theme);
+  const units = useUnits();
   const [ref, width] = useWidth();
   const axis: TimeAxis = {
     fromMs: air.nowMs - 3 * DAY_MS,
@@ -30,23 +30,27 @@ export default function AirChart({ air }: { readonly air: PlaceAirResponse }) {
             <AxisHead axis={axis} nowMs={air.nowMs} zone={air.zone} />
             <FitBand air={air} axis={axis} />
           </div>
-          <div className="h-[240px]">
-            <Line
-              key={`${theme}${unit}${air.nowMs}${width}`}
-              data={dataOf(air, unit, theme)}
-              options={timeOptions({
-                axis,
-                zone: air.zone,
-                theme,
-                scalePx: SCALE_PX,
-                unitText: unit === 'F' ? '°F' : '°C',
-                time: (ms) => clockTime(ms, air.zone),
-              })}
-              plugins={[marksPlugin([{ atMs: air.nowMs, text: 'now' }], theme)]}
-              role="img"
-              aria-label="Air and dew point of the place"
-            />
-          </div>
+          <TempLines
+            axis={axis}
+            scalePx={SCALE_PX}
+            heightPx={220}
+            lines={[
+              {
+                name: 'air',
+                points: air.points.map((p) => ({ atMs: p.atMs, c: p.airC, dash: dashOf(p.source) })),
+                colour: '--ink',
+                widthPx: 1.8,
+              },
+            ]}
+            dew={air.points.flatMap((p) =>
+              p.dewC === null ? [] : [{ atMs: p.atMs, c: p.dewC, dash: dashOf(p.source) }],
+            )}
+            marks={[{ atMs: air.nowMs, text: 'now' }]}
+            label="Air and dew point of the place"
+            temp={(c) => units.temp(c)}
+            shown={(c) => (unit === 'F' ? fFromC(c) : c)}
+            time={(ms) => dayAndTime(ms, air.zone)}
+          />
         </>
       ) : null}
     </div>
@@ -89,41 +93,5 @@ function FitBand({ air, axis }: { readonly air: PlaceAirResponse; readonly axis:
   );
 }
 
-function dataOf(
-  air: PlaceAirResponse,
-  unit: 'C' | 'F',
-  theme: string,
-): ChartData<'line', { x: number; y: number }[]> {
-  const shown = (c: number): number => (unit === 'F' ? fFromC(c) : c);
-  const sources = air.points.map((p) => p.source);
-  const dew = air.points.filter((p) => p.dewC !== null);
-  const dash = (list: readonly { source: string }[]) => ({
-    borderDash: (c: { p1DataIndex: number }) => (list[c.p1DataIndex]?.source === 'forecast' ? [6, 3] : []),
-  });
-  return {
-    datasets: [
-      {
-        label: 'air',
-        data: air.points.map((p) => ({ x: p.atMs, y: shown(p.airC) })),
-        borderColor: colour('--ink', theme),
-        borderWidth: 1.8,
-        segment: dash(sources.map((source) => ({ source }))),
-      },
-      {
-        label: 'dew point',
-        data: dew.map((p) => ({ x: p.atMs, y: shown(p.dewC!) })),
-        borderColor: colour('--s-shut', theme),
-        borderWidth: 1.5,
-        segment: dash(dew),
-      },
-      {
-        label: `keep-out, ${DEW_MARGIN_K} K above`,
-        data: dew.map((p) => ({ x: p.atMs, y: shown(p.dewC! + DEW_MARGIN_K) })),
-        borderColor: colour('--s-shut', theme),
-        borderWidth: 0.5,
-        backgroundColor: `${colour('--s-shut', theme)}33`,
-        fill: '-1',
-      },
-    ],
-  };
-}
+const dashOf = (source: PlaceAirResponse['points'][number]['source']): Dash =>
+  source === 'measured' ? 'known' : source === 'forecast' ? 'forecast' : 'assumed';

@@ -1,3 +1,4 @@
+import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
 import type { HoursView, Job, MachineHours, RateView, TradeCheck } from '@calvetta/core';
 import { SPENT_WORDS, TRADE_CHECK_WORDS, WORK_WORDS } from '@calvetta/contract/words';
@@ -29,6 +30,7 @@ export function Hours() {
   );
 }
 
+const MonthsChart = lazy(() => import('./MonthsChart.tsx'));
 const h = (hours: number): string => `${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h`;
 
 function Machines({ data }: { readonly data: HoursView }) {
@@ -181,25 +183,18 @@ function People({ data }: { readonly data: HoursView }) {
   );
 }
 
+/** Months that are shown, the newest last. */
+const MOST_MONTHS = 24;
+
 function Months({ data }: { readonly data: HoursView }) {
-  const shown = data.months.slice(-24);
-  const most = Math.max(1, ...shown.map((m) => m.hours));
+  const shown = data.months.slice(-MOST_MONTHS);
   if (shown.length < 2) return null;
   return (
     <section aria-label="By month" className="border border-line bg-panel p-3">
       <h2 className="text-[18px]">By month</h2>
-      <ul>
-        {shown.map((m) => (
-          <li
-            key={m.month}
-            className="grid grid-cols-[80px_minmax(0,1fr)_64px] items-center gap-2 text-[14px]"
-          >
-            <span className="figure text-quiet">{m.month}</span>
-            <HoursBar workedH={m.hours} p50={0} p80={0} mostH={most} />
-            <span className="figure text-right">{h(m.hours)}</span>
-          </li>
-        ))}
-      </ul>
+      <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
+        <MonthsChart months={shown} />
+      </Suspense>
     </section>
   );
 }

@@ -1,21 +1,21 @@
 import { useMemo } from 'react';
-import type { ChartData, ChartOptions, Plugin } from 'chart.js';
-import { Line } from 'react-chartjs-2';
-import { DEW_MARGIN_K, fFromC, type SurfaceSource } from '@calvetta/core';
+import { fFromC, type SurfaceSource } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SURFACE_SOURCE_WORDS } from '@calvetta/contract/words';
 import type { TimeAxis } from '../../drawings/axis.ts';
+import { TempLines } from '../../drawings/TempLines.tsx';
+import type { Dash } from '../../drawings/tempScale.ts';
 import { usePrefs } from '../../state/prefs.ts';
-import { colour, marksPlugin, timeOptions } from '../../ui/chart.ts';
-import { clockTime } from '../../ui/time.ts';
+import { dayAndTime } from '../../ui/time.ts';
+import { useUnits } from '../../ui/useUnits.ts';
 import { SCALE_PX } from './TimeBoard.tsx';
 
-const DASH: Readonly<Record<SurfaceSource, number[]>> = {
-  surface: [],
-  lag: [],
-  forecast: [6, 3],
-  usual: [2, 4],
-  assumed: [2, 4],
+const DASH: Readonly<Record<SurfaceSource, Dash>> = {
+  surface: 'known',
+  lag: 'known',
+  forecast: 'forecast',
+  usual: 'assumed',
+  assumed: 'assumed',
 };
 
 interface Props {
@@ -36,73 +36,44 @@ export default function Trace({ part, axis }: Props) {
 
 function Lines({ part, axis }: Props) {
   const unit = usePrefs((s) => s.units.temperature);
-  const theme = usePrefs((s) => s.theme);
-  const shown = (c: number): number => (unit === 'F' ? fFromC(c) : c);
+  const units = useUnits();
   const points = useMemo(
     () => part.trace.filter((p) => p.atMs >= axis.fromMs - 3_600_000 && p.atMs <= axis.toMs + 3_600_000),
     [part.trace, axis.fromMs, axis.toMs],
   );
-  const sources = points.map((p) => p.source);
-  const data: ChartData<'line', { x: number; y: number }[]> = {
-    datasets: [
-      {
-        label: 'part',
-        data: points.map((p) => ({ x: p.atMs, y: shown(p.surfaceC) })),
-        borderColor: colour('--ink', theme),
-        borderWidth: 2,
-        segment: { borderDash: (c) => DASH[sources[c.p1DataIndex] ?? 'lag'] },
-      },
-      {
-        label: 'air',
-        data: points.map((p) => ({ x: p.atMs, y: shown(p.airC) })),
-        borderColor: colour('--wait', theme),
-        borderWidth: 1.2,
-      },
-      {
-        label: 'dew point',
-        data: points.flatMap((p) => (p.dewC === null ? [] : [{ x: p.atMs, y: shown(p.dewC) }])),
-        borderColor: colour('--s-shut', theme),
-        borderWidth: 1.5,
-      },
-      {
-        label: `keep-out, ${DEW_MARGIN_K} K above`,
-        data: points.flatMap((p) =>
-          p.dewC === null ? [] : [{ x: p.atMs, y: shown(p.dewC + DEW_MARGIN_K) }],
-        ),
-        borderColor: colour('--s-shut', theme),
-        borderWidth: 0.5,
-        backgroundColor: `${colour('--s-shut', theme)}33`,
-        fill: '-1',
-      },
-    ],
-  };
   const coats = part.facts.flatMap((f) =>
     f.kind === 'coated' && f.isStanding
       ? [{ atMs: f.endedAtMs ?? f.happenedAtMs, text: f.productName ?? 'coat' }]
       : [],
   );
-  const options: ChartOptions<'line'> = timeOptions({
-    axis,
-    zone: part.zone,
-    theme,
-    scalePx: SCALE_PX,
-    unitText: unit === 'F' ? '°F' : '°C',
-    time: (ms) => clockTime(ms, part.zone),
-  });
-  const plugins: Plugin<'line'>[] = [marksPlugin([...coats, { atMs: part.nowMs, text: 'now' }], theme)];
-  const used = [...new Set(sources)];
+  const used = [...new Set(points.map((p) => p.source))];
   return (
     <>
-      <div className="h-[230px]">
-        <Line
-          key={`${theme}${unit}${part.nowMs}${axis.widthPx}`}
-          data={data}
-          options={options}
-          plugins={plugins}
-          aria-label="Temperature of the part, its air and the dew point"
-          role="img"
-        />
-      </div>
+      <TempLines
+        axis={axis}
+        scalePx={SCALE_PX}
+        heightPx={212}
+        lines={[
+          {
+            name: 'part',
+            points: points.map((p) => ({ atMs: p.atMs, c: p.surfaceC, dash: DASH[p.source] })),
+            colour: '--ink',
+            widthPx: 2,
+          },
+          {
+            name: 'air',
+            points: points.map((p) => ({ atMs: p.atMs, c: p.airC, dash: 'known' })),
+            colour: '--wait',
+            widthPx: 1.2,
+          },
+        ]}
+        dew={points.flatMap((p) => (p.dewC === null ? [] : [{ atMs: p.atMs, c: p.dewC, dash: 'known' }]))}
+        marks={[...coats, { atMs: part.nowMs, text: 'now' }]}
+        label="Temperature of the part, its air and the dew point"
+        temp={(c) => units.temp(c)}
+        shown={(c) => (unit === 'F' ? fFromC(c) : c)}
+        time={(ms) => dayAndTime(ms, part.zone)}
+      />
       <p className="text-[13px] text-quiet">
         Part: {used.map((s) => SURFACE_SOURCE_WORDS[s]).join(', then ')}. Dashed is predicted, ± 2 K; dotted
         is assumed.
