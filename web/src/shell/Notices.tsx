@@ -20,7 +20,7 @@ export function Notices() {
         <p
           key={write.id}
           role="alert"
-          className="pointer-events-auto flex items-center justify-between gap-3 border-l-4 border-bad bg-slate px-4 py-2 text-slate-ink"
+          className="pointer-events-auto flex items-center justify-between gap-3 section-left bg-slate pr-4 py-2 text-slate-ink [--coat:var(--s-shut)]"
         >
           <span>
             An entry that had waited was refused ({write.what}): {refusalWords(error)}
@@ -55,7 +55,7 @@ function NoticeLine({ notice }: { readonly notice: Notice }) {
   return (
     <p
       role="status"
-      className={`pointer-events-auto flex items-center justify-between gap-3 border-l-4 bg-slate px-4 py-1 text-slate-ink ${notice.tone === 'trouble' ? 'border-bad' : 'border-s-open'}`}
+      className={`pointer-events-auto flex items-center justify-between gap-3 section-left bg-slate pr-4 py-1 text-slate-ink ${notice.tone === 'trouble' ? '[--coat:var(--s-shut)]' : '[--coat:var(--s-open)]'}`}
     >
       <span className="py-2">{notice.text}</span>
       {notice.action ? (

@@ -20,7 +20,7 @@ export function Panel({ title, subtitle, onClose, children, side = false }: Prop
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
         <Dialog.Content
-          className={`fixed z-50 overflow-y-auto border border-line bg-panel p-5 shadow-xl ${place}`}
+          className={`fixed z-50 ruler-top overflow-y-auto border border-line bg-panel p-5 shadow-xl ${place}`}
           aria-describedby={undefined}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
