@@ -21,6 +21,8 @@ interface Props {
   readonly isHeld?: boolean;
   /** Words inside the bars: for a large ribbon. In lists the word has its own column. */
   readonly withWords?: boolean;
+  /** When the kept plan has its next act: a pennant; past the axis an arrow at its end. */
+  readonly plannedMs?: number | null;
   readonly label: string;
 }
 
@@ -67,6 +69,7 @@ export function WindowRibbon({
   shuts,
   isHeld = false,
   withWords = false,
+  plannedMs = null,
   label,
 }: Props) {
   const bar = Math.round(heightPx * (withWords ? 0.56 : 0.5));
@@ -127,8 +130,27 @@ export function WindowRibbon({
         ? spans.map((s) => <SpanWord key={`w${s.fromMs}${s.state}`} span={s} axis={axis} y={top + bar / 2} />)
         : null}
       <path d={`M${xOf(axis, nowMs)} 0V${heightPx}`} stroke="var(--ink)" strokeWidth="1.5" />
+      {plannedMs === null ? null : <Pennant axis={axis} atMs={plannedMs} heightPx={heightPx} />}
     </svg>
   );
+}
+
+/** A pennant where something is planned; where that is past the axis, an arrow towards it. */
+function Pennant({
+  axis,
+  atMs,
+  heightPx,
+}: {
+  readonly axis: TimeAxis;
+  readonly atMs: number;
+  readonly heightPx: number;
+}) {
+  const x = clampX(axis, atMs);
+  const d =
+    atMs > axis.toMs
+      ? `M${axis.widthPx - 9} ${heightPx / 2 - 5}l8 5l-8 5z`
+      : `M${x} ${heightPx}V1l9 3.5l-9 3.5`;
+  return <path d={d} fill="var(--mark)" stroke="var(--mark)" strokeWidth="1.2" strokeLinejoin="round" />;
 }
 
 /** The word stands on a plate of its own, so that no texture makes it hard to read. */

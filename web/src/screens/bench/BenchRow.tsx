@@ -22,10 +22,19 @@ interface Props {
   readonly isNarrow: boolean;
   /** What the kept plan says of it. */
   readonly planned: string | null;
+  readonly plannedMs: number | null;
 }
 
 /** One part in motion: its film, its state in a word, its window in time, and the one act that comes next. */
-export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNarrow, planned }: Props) {
+export const BenchRow = memo(function BenchRow({
+  card,
+  bench,
+  axis,
+  fullUm,
+  isNarrow,
+  planned,
+  plannedMs,
+}: Props) {
   const nowMs = useNowMs();
   const units = useUnits();
   const rowPx = useRowPx();
@@ -34,31 +43,16 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
   const view = withPlan(actView(card, nowMs, bench.zone, units), planned);
   const open = (): void => void navigate(`/parts/${encodeURIComponent(card.partId)}`);
   const ribbon = (
-    <WindowRibbon
+    <RowRibbon
+      card={card}
+      bench={bench}
       axis={axis}
-      heightPx={isNarrow ? 26 : rowPx}
-      spans={card.spans}
-      nowMs={nowMs}
-      forecastEndMs={bench.forecastEndMs}
-      nights={bench.nights}
-      fit={card.next ? card.fit : null}
-      opens={card.opens}
-      shuts={card.shuts}
-      isHeld={card.headline === 'held'}
-      label={`${card.name}: ${view.text}`}
+      isNarrow={isNarrow}
+      plannedMs={plannedMs}
+      text={view.text}
     />
   );
-  const section = (
-    <Section
-      layers={card.layers}
-      specifiedUm={card.specifiedUm}
-      profileUm={card.profileUm}
-      widthPx={44}
-      heightPx={isNarrow ? 40 : rowPx - 5}
-      fullUm={fullUm}
-      label={`Film of ${card.name}`}
-    />
-  );
+  const section = <RowFilm card={card} fullUm={fullUm} heightPx={isNarrow ? 40 : rowPx - 5} />;
   const row = {
     role: 'listitem',
     tabIndex: 0,
@@ -107,6 +101,46 @@ export const BenchRow = memo(function BenchRow({ card, bench, axis, fullUm, isNa
 });
 
 /** The act first, then when it is planned. */
+function RowFilm({ card, fullUm, heightPx }: Pick<Props, 'card' | 'fullUm'> & { readonly heightPx: number }) {
+  return (
+    <Section
+      layers={card.layers}
+      specifiedUm={card.specifiedUm}
+      profileUm={card.profileUm}
+      widthPx={44}
+      heightPx={heightPx}
+      fullUm={fullUm}
+      label={`Film of ${card.name}`}
+    />
+  );
+}
+
+interface RibbonProps extends Pick<Props, 'card' | 'bench' | 'axis' | 'isNarrow' | 'plannedMs'> {
+  readonly text: string;
+}
+
+/** The row's window in time, with what is planned in it. */
+function RowRibbon({ card, bench, axis, isNarrow, plannedMs, text }: RibbonProps) {
+  const nowMs = useNowMs();
+  const rowPx = useRowPx();
+  return (
+    <WindowRibbon
+      axis={axis}
+      heightPx={isNarrow ? 26 : rowPx}
+      spans={card.spans}
+      nowMs={nowMs}
+      forecastEndMs={bench.forecastEndMs}
+      nights={bench.nights}
+      fit={card.next ? card.fit : null}
+      opens={card.opens}
+      shuts={card.shuts}
+      isHeld={card.headline === 'held'}
+      plannedMs={plannedMs}
+      label={`${card.name}: ${text}`}
+    />
+  );
+}
+
 function withPlan(act: ActView, planned: string | null): ActView {
   if (planned === null) return act;
   const text = `${act.text} · ${planned}`;

@@ -213,9 +213,9 @@ function Rows({ bench, rows, asked, machine, change }: RowsProps) {
       <Questions cards={asked} />
       <div role="list" aria-label="Parts in motion, what is lost first at the top">
         {width > 0
-          ? rows
-              .slice(0, shown)
-              .map((r) => (
+          ? rows.slice(0, shown).map((r) => {
+              const next = planned(r, nowMs, bench.zone);
+              return (
                 <BenchRow
                   key={r.partId}
                   card={r}
@@ -223,9 +223,11 @@ function Rows({ bench, rows, asked, machine, change }: RowsProps) {
                   axis={axis}
                   fullUm={fullUm}
                   isNarrow={isNarrow}
-                  planned={planned(r, nowMs, bench.zone)}
+                  planned={next?.words ?? null}
+                  plannedMs={next?.atMs ?? null}
                 />
-              ))
+              );
+            })
           : null}
       </div>
       {rows.length > shown ? (

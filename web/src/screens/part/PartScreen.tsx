@@ -75,7 +75,7 @@ function PartHead({ part }: { readonly part: PartDetail }) {
   const show = useDialogs((s) => s.show);
   const { card } = part;
   const view = actView(card, nowMs, part.zone, units);
-  const planned = usePlanned()(card, nowMs, part.zone);
+  const planned = usePlanned()(card, nowMs, part.zone)?.words ?? null;
   return (
     <header className="flex flex-wrap items-center gap-x-6 gap-y-2 border-b border-line bg-panel px-4 py-3">
       <div className="min-w-0">
