@@ -23,7 +23,7 @@ const NEW = { version: 1, isAway: false } as const;
 export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
   const by = nowMs - Date.parse(file.asOf);
   const at = (iso: string): number => Date.parse(iso) + by;
-  const { workshopId, name, zone, volumeSystem, facilities, schools, capacity } = file.workshop;
+  const { workshopId, name, zone, volumeSystem, facilities, schools, capacity, putAway } = file.workshop;
   const parts = file.machines.flatMap((m) =>
     m.assemblies.flatMap((a) => a.parts.map((p) => ({ ...p, machineId: m.machineId, assembly: a }))),
   );
@@ -41,6 +41,7 @@ export function recordAt(file: ShopFile, nowMs: number): ShopRecord {
         facilities: facilities ?? SMALL_SHOP.facilities,
         schools: schools ?? SMALL_SHOP.schools,
         capacity: capacity ?? NO_CAPACITY,
+        putAway: putAway ?? [],
         version: 1,
         isDefault: facilities === undefined,
       },

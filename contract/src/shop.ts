@@ -37,6 +37,8 @@ export interface ShopFile {
     readonly schools?: Schools;
     /** How much its things hold at once; absent: not said. */
     readonly capacity?: Capacity;
+    /** Products it does not use any more; absent: none. */
+    readonly putAway?: readonly string[];
   };
   readonly attendance: readonly { readonly weekday: number; readonly from: string; readonly to: string }[];
   /** Days that are otherwise; null: nobody comes. */

@@ -199,6 +199,12 @@ export const capacity = Joi.object<Capacity>({
   hangKg: Joi.number().positive().max(100_000).allow(null),
 }).options({ presence: 'required' });
 
+/** Products that a shop does not use any more. */
+export const productIds = Joi.array()
+  .items(Joi.string().pattern(/^[\w.:-]{1,64}$/, 'the id of a product'))
+  .unique()
+  .max(500);
+
 /** What a shop has and how it works; the version says which state the person was looking at. */
 export const meansPatch = Joi.object<MeansPatch, true>({
   version,
@@ -208,6 +214,7 @@ export const meansPatch = Joi.object<MeansPatch, true>({
     .required(),
   schools: schools.required(),
   capacity: capacity.optional(),
+  putAway: productIds.optional(),
 });
 export interface MeansPatch {
   readonly version: number;
@@ -215,6 +222,7 @@ export interface MeansPatch {
   readonly schools: Schools;
   /** Absent: as it was. */
   readonly capacity?: Capacity;
+  readonly putAway?: readonly string[];
 }
 
 /** Parts made at once, from a pasted list: client-made ids, so that sending it again makes none twice. */

@@ -16,7 +16,7 @@ import {
   SUBSTRATES,
   TOOLS,
 } from '@calvetta/core';
-import { capacity, schools, surveyTemplate } from './route.ts';
+import { capacity, productIds, schools, surveyTemplate } from './route.ts';
 import { cup, pack, tinLabel } from './shelf.ts';
 import { OLDER_SHOP_FORMATS, SHOP_FORMAT } from '../shop.ts';
 import { FACT_BODIES } from './facts.ts';
@@ -208,6 +208,7 @@ export const shopFile = Joi.object({
     facilities: Joi.array().items(Joi.string().valid(...FACILITIES)),
     schools,
     capacity: capacity.optional(),
+    putAway: productIds.optional(),
   }).required(),
   attendance: Joi.array()
     .items(

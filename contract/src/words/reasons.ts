@@ -73,6 +73,8 @@ const SPOKEN: Readonly<Record<string, (d: Reason['data'], u: UnitPreference) => 
     `The sheet of ${String(d['product'])} does not list bare ${VALUES[String(d['metal'])] ?? String(d['metal'])}.`,
   'work.isocyanate': (d) =>
     `${String(d['product'])} has isocyanate: it is sprayed only with an air-fed mask. Without one, brush it.`,
+  'work.put-away': (d) =>
+    `${String(d['product'])} was put away here. Take it back under Reference, Families, or choose another.`,
   'work.legacy-product': (d) =>
     `${String(d['product'])} is a legacy product with chromate or lead: licensed use only.`,
   // House practice: which school is meant.

@@ -179,6 +179,7 @@ export const RULE_WORDS: Readonly<Record<string, string>> = {
   'work.gate-place': 'What a route rests on is looked at or tested before anything is touched.',
   'work.isocyanate': 'Isocyanate is sprayed only with an air-fed mask; without one it is brushed.',
   'work.legacy-product': 'Chromate and red lead are legacy products: licensed use only.',
+  'work.put-away': 'The shop put this product away: it is not offered until it is taken back.',
   'work.no-coats':
     'No coat, and no other end: a part is painted, preserved, sent away or left as it is on purpose.',
   'work.powder':

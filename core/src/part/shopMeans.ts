@@ -56,6 +56,8 @@ export const NO_CAPACITY: Capacity = {
 export interface ShopMeans {
   readonly facilities: readonly Facility[];
   readonly schools: Schools;
+  /** Products that the shop does not use any more, by id. Absent: none. */
+  readonly putAway?: readonly string[];
 }
 
 /** The defaults (docs/trade.md 3–5): etch wet-on-wet where the sheet allows, castings primed, unsound paint off, in pieces, wheel allowed, gun. */

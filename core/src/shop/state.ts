@@ -17,6 +17,7 @@ import type { Attendance } from './calendar.ts';
 export interface MeansInfo extends ShopMeans {
   /** How much its things hold at once. */
   readonly capacity: Capacity;
+  readonly putAway: readonly string[];
   readonly version: number;
   /** Nobody has said yet: these are the defaults. */
   readonly isDefault: boolean;

@@ -77,6 +77,7 @@ const WORKSHOP_CHANGES = [
   'facilities',
   'schools',
   'capacity',
+  'put_away',
   'version',
 ];
 

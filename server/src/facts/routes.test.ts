@@ -114,6 +114,36 @@ describe('house practice', () => {
   });
 });
 
+describe('a product put away', () => {
+  const put = async (putAway: readonly string[]): Promise<void> => {
+    const { means } = (await app.call('GET', '/api/shop')).body;
+    const { facilities, schools } = FULL_SHOP;
+    const patch = { version: means.version, facilities, schools, putAway };
+    expect((await app.call('PATCH', '/api/shop/means', patch)).status).toBe(200);
+  };
+  it('is in no new route until it is taken back; other changes of the practice leave it away', async () => {
+    const { steps } = advised(survey);
+    const { familyId } = steps.find((s) => s.familyId !== undefined)!;
+    await put([familyId!]);
+    const { means } = (await app.call('GET', '/api/shop')).body;
+    const { version, facilities, schools } = means;
+    await app.call('PATCH', '/api/shop/means', { version, facilities, schools });
+    const refused = await post(set(steps));
+    expect(refused.status).toBe(422);
+    expect(refused.body.details.refusals.map((r: { ruleId: string }) => r.ruleId)).toContain('work.put-away');
+    expect((await app.call('GET', '/api/export')).body.workshop.putAway).toEqual([familyId]);
+    await put([]);
+    const after = await post(set(steps));
+    expect(after.status).toBe(201);
+  });
+  it('what is no id of a product is refused', async () => {
+    const { version, facilities, schools } = (await app.call('GET', '/api/shop')).body.means;
+    const bad = { version, facilities, schools, putAway: ['no such', 'x'.repeat(90)] };
+    const r = await app.call('PATCH', '/api/shop/means', bad);
+    expect(r.body.details.problems.map((p: { field: string }) => p.field)).toContain('putAway.0');
+  });
+});
+
 describe('parts from a list', () => {
   const part = (i: number) => ({
     partId: `quarry.new-${i}`,

@@ -177,9 +177,9 @@ const isAway = (x: PutAway): boolean => x.isAway === true;
 
 async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<void> {
   const { workshopId: id, name, zone, volumeSystem } = file.workshop;
-  const { currency = 'EUR', hourCents, facilities, schools, capacity } = file.workshop;
+  const { currency = 'EUR', hourCents, facilities, schools, capacity, putAway } = file.workshop;
   await tx.query(
-    'insert into workshop (workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools, hour_cents, capacity) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)',
+    'insert into workshop (workshop_id, name, zone, volume_system, currency, is_demo, facilities, schools, hour_cents, capacity, put_away) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)',
     [
       id,
       name,
@@ -191,6 +191,7 @@ async function insertFrame(tx: Db, file: ShopFile, isDemo: boolean): Promise<voi
       schools ? JSON.stringify(schools) : null,
       hourCents ?? null,
       capacity ? JSON.stringify(capacity) : null,
+      putAway ?? [],
     ],
   );
   for (const a of file.attendance)

@@ -97,9 +97,13 @@ describe('what a leftover can still paint', () => {
       name: 'as the bunker',
       survey: (await import('@calvetta/core')).blankSurvey('steel-plate'),
     });
+    const { version, facilities, schools } = (await app.call('GET', '/api/shop')).body.means;
+    await app.call('PATCH', '/api/shop/means', { version, facilities, schools, putAway: ['bitumen'] });
     const out = (await app.call('GET', '/api/export')).body as ShopFile;
     const other = await startTestApp({ shop: out });
     const again = (await other.call('GET', '/api/export')).body as ShopFile;
+    expect(again.workshop).toEqual(out.workshop);
+    expect(again.workshop.putAway).toEqual(['bitumen']);
     expect(again.tins).toEqual(out.tins);
     expect(again.packs).toEqual(out.packs);
     expect(again.cups).toEqual(out.cups);

@@ -87,6 +87,7 @@ export function exportShop(
       ...(Object.values(shop.workshop.means.capacity).every((n) => n === null)
         ? {}
         : { capacity: shop.workshop.means.capacity }),
+      ...(shop.workshop.means.putAway.length === 0 ? {} : { putAway: shop.workshop.means.putAway }),
     },
     attendance: shop.attendance.weekly.map((w) => ({
       weekday: w.weekday,

@@ -33,9 +33,10 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
     facilities: Facility[] | null;
     schools: Schools | null;
     capacity: Partial<Capacity> | null;
+    put_away: string[];
     version: number;
   }>(
-    'select workshop_id, name, zone, volume_system, currency, hour_cents, is_demo, facilities, schools, capacity, version from workshop order by created_at limit 1',
+    'select workshop_id, name, zone, volume_system, currency, hour_cents, is_demo, facilities, schools, capacity, put_away, version from workshop order by created_at limit 1',
   );
   const r = rows[0];
   if (!r) return null;
@@ -52,6 +53,7 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
       facilities: r.facilities ?? SMALL_SHOP.facilities,
       schools: { ...SMALL_SHOP.schools, ...r.schools },
       capacity: { ...NO_CAPACITY, ...r.capacity },
+      putAway: r.put_away,
       version: r.version,
       isDefault: r.facilities === null,
     },
@@ -61,13 +63,14 @@ export async function findWorkshop(db: Db): Promise<Workshop | null> {
 /** Changes what the shop has and how it works; false when the version is not the one stored. */
 export async function updateMeans(db: Db, workshopId: string, patch: MeansPatch): Promise<boolean> {
   const r = await db.query(
-    'update workshop set facilities = $3, schools = $4, capacity = coalesce($5, capacity), version = version + 1 where workshop_id = $1 and version = $2',
+    'update workshop set facilities = $3, schools = $4, capacity = coalesce($5, capacity), put_away = coalesce($6, put_away), version = version + 1 where workshop_id = $1 and version = $2',
     [
       workshopId,
       patch.version,
       patch.facilities,
       JSON.stringify(patch.schools),
       patch.capacity ? JSON.stringify(patch.capacity) : null,
+      patch.putAway ?? null,
     ],
   );
   return r.rowCount === 1;

@@ -1,6 +1,6 @@
 import { keepPreviousData, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
-import type { Person } from '@calvetta/core';
+import type { Person, ProductSheet } from '@calvetta/core';
 import type { BenchHeld, PlaceInfo } from '@calvetta/contract';
 import { DERIVED, KEYS } from './keys.ts';
 import { getAccounts, getDoor, getToSign } from './doorClient.ts';
@@ -107,6 +107,12 @@ export const usePlaceAir = (placeId: string | null) =>
   });
 export const useClimate = (placeId: string) =>
   useQuery({ queryKey: KEYS.climate(placeId), queryFn: () => getClimate(placeId), staleTime: 3_600_000 });
+/** Sheets of products that are not put away, to choose among; `keepId`: one that stays to be seen where it is chosen already. */
+export function useOffered(keepId: string | null = null): readonly ProductSheet[] {
+  const sheets = useSheets().data?.sheets ?? [];
+  const away = useShop().data?.means.putAway ?? [];
+  return sheets.filter((s) => s.sheetId === keepId || !away.includes(s.productId));
+}
 export const useSheets = () => useQuery({ queryKey: KEYS.sheets, queryFn: getSheets, staleTime: 300_000 });
 
 export const usePlan = () => useQuery({ queryKey: KEYS.plan, queryFn: getPlan, staleTime: 300_000 });

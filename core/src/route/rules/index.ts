@@ -132,6 +132,7 @@ import { gateFailed as workGateFailed } from './work/gateFailed.ts';
 import { gatePlace as workGatePlace } from './work/gatePlace.ts';
 import { isocyanate as workIsocyanate } from './work/isocyanate.ts';
 import { legacyProduct as workLegacyProduct } from './work/legacyProduct.ts';
+import { putAway as workPutAway } from './work/putAway.ts';
 import { noCoats as workNoCoats } from './work/noCoats.ts';
 import { powder as workPowder } from './work/powder.ts';
 import { sandCured as workSandCured } from './work/sandCured.ts';
@@ -274,6 +275,7 @@ export const RULES: readonly Rule[] = [
   workGatePlace,
   workIsocyanate,
   workLegacyProduct,
+  workPutAway,
   workNoCoats,
   workPowder,
   workSandCured,

@@ -47,6 +47,7 @@ export interface Given {
   readonly s?: Partial<Survey>;
   readonly has?: readonly Facility[];
   readonly schools?: Partial<Schools>;
+  readonly putAway?: readonly string[];
   readonly m?: readonly Method[];
   readonly p?: RoutePretreatment;
   /** Families from the metal up, `name` or `name*coats`. */
@@ -87,7 +88,11 @@ const matches = (s: RouteStep, text: string): boolean => {
 };
 
 export function meansOf(g: Given): ShopMeans {
-  return { facilities: g.has ?? FULL_SHOP.facilities, schools: { ...FULL_SHOP.schools, ...g.schools } };
+  return {
+    facilities: g.has ?? FULL_SHOP.facilities,
+    schools: { ...FULL_SHOP.schools, ...g.schools },
+    ...(g.putAway ? { putAway: g.putAway } : {}),
+  };
 }
 
 export function given(g: Given): RouteView {

@@ -1,3 +1,4 @@
+import { useOffered } from '../../api/queries.ts';
 import type { ReactNode } from 'react';
 import { TOOLS, type Face, type ProductSheet } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
@@ -107,6 +108,7 @@ interface ProductProps {
 function ProductAndFilm({ coat, save }: ProductProps) {
   const units = useUnits();
   const { sheet, draft } = coat;
+  const offered = useOffered(coat.sheetId);
   return (
     <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
       <SelectField
@@ -114,7 +116,7 @@ function ProductAndFilm({ coat, save }: ProductProps) {
         problem={save.problemAt('body.sheetId')}
         hint={sheet ? sheet.source : 'choose what was put on'}
         value={coat.sheetId}
-        options={[{ value: '', text: '—' }, ...coat.sheets.map((s) => ({ value: s.sheetId, text: s.name }))]}
+        options={[{ value: '', text: '—' }, ...offered.map((s) => ({ value: s.sheetId, text: s.name }))]}
         onChange={coat.setSheetId}
       />
       <QuantityField

@@ -105,7 +105,6 @@ export function useCoat({ part, face, isNow, correct, submit }: Asked) {
     submit(coatBody({ ...all, reason: why.trim() }, part, view.face, correct), evidenceOf(part, view, gates));
   };
   return {
-    sheets: sheets.data?.sheets ?? [],
     sheetId,
     setSheetId,
     sheet,

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { newestSheet, type PlanAsk, type PlanView } from '@calvetta/core';
-import { useSheets } from '../../api/queries.ts';
+import { useOffered, useSheets } from '../../api/queries.ts';
 import { SelectField } from '../../forms/fields.tsx';
 import { Button } from '../../ui/Button.tsx';
 
@@ -12,10 +12,10 @@ interface Props {
 
 /** What if another product took the place of one: judged part by part by the rules of a route, the plan with it beside the plan without. */
 export function ProductForm({ view, ask, onTry }: Props) {
-  const sheets = useSheets().data?.sheets ?? [];
+  const sheets = useOffered();
   const [from, setFrom] = useState(ask.product?.from ?? view.products[0]?.productId ?? '');
   const [to, setTo] = useState(ask.product?.to ?? '');
-  const own = newestSheet(sheets, from);
+  const own = newestSheet(useSheets().data?.sheets ?? [], from);
   const others = [...new Set(sheets.map((s) => s.productId))]
     .flatMap((id) => newestSheet(sheets, id) ?? [])
     .filter((s) => s.productId !== from && s.role === own?.role)

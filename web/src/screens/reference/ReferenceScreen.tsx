@@ -13,11 +13,12 @@ import { pictureUrl, Refused } from '../../api/client.ts';
 import { problemsOf } from '../../record/refusal.ts';
 import { useSend } from '../../record/useSend.ts';
 import { sheetWrite } from '../../record/write.ts';
-import { useSheets } from '../../api/queries.ts';
+import { useSheets, useShop } from '../../api/queries.ts';
 import { useUnits } from '../../ui/useUnits.ts';
 import { ActsTable } from './ActsTable.tsx';
 import { Followers } from './Followers.tsx';
 import { Primers } from './Primers.tsx';
+import { PutProductAway } from './PutProductAway.tsx';
 import { Words } from './Words.tsx';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -148,6 +149,7 @@ function Families() {
   const sheets = useSheets();
   const show = useDialogs((s) => s.show);
   const units = useUnits();
+  const means = useShop().data?.means;
   const stored = new Set((sheets.data?.sheets ?? []).map((s) => s.sheetId));
   const families = [...familiesOf(sheets.data?.sheets ?? []).values()];
   return (
@@ -161,7 +163,7 @@ function Families() {
         <table className="w-full text-left text-[14px]">
           <thead className="figure text-[13px] text-quiet">
             <tr>
-              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'sheet'].map((h) => (
+              {['', 'binder', 'a coat', 'stands', 'in the sun', 'on bare', 'sheet', ' '].map((h) => (
                 <th key={h} className="py-1 pr-3 font-medium">
                   {h || 'family'}
                 </th>
@@ -205,6 +207,7 @@ function Families() {
                     </a>
                   )}
                 </td>
+                <td className="pl-3">{means ? <PutProductAway family={f} means={means} /> : null}</td>
               </tr>
             ))}
           </tbody>

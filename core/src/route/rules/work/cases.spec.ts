@@ -56,6 +56,11 @@ export const CASES: Readonly<Record<string, Cases>> = {
     clear: [{ l: 'red-lead linseed*3', has: ['grit', 'legacy-licence'] }],
     unknown: 'never',
   },
+  'work.put-away': {
+    fires: [{ putAway: ['epoxy-primer'], l: 'epoxy-primer gloss-2k*2' }],
+    clear: [{ putAway: ['enamel'], l: 'epoxy-primer gloss-2k*2' }],
+    unknown: 'never',
+  },
   'work.control-surface': {
     fires: [{ s: { criticality: ['control-surface'] }, drop: 'refer:re-balance' }],
     clear: [{ s: { criticality: ['control-surface'] } }],
