@@ -109,6 +109,7 @@ export {
   FULL_SHOP,
   meansFor,
 } from './part/shopMeans.ts';
+export { usualSizes, type UsualSize } from './shop/usualSize.ts';
 export { patternOf, type PatternPart } from './shop/pattern.ts';
 export { metalOf } from './part/metalWords.ts';
 export { EXPOSURES, type Exposure } from './part/thermal/lag.ts';

@@ -1,3 +1,4 @@
+import { quantile } from '../base/quantile.ts';
 import { normal, seededRandom, type Random } from '../base/random.ts';
 import { MINUTE_MS } from '../base/time.ts';
 import { isoDay, localDay } from '../base/zone.ts';
@@ -7,7 +8,6 @@ import { Decoder } from './decode.ts';
 import { coatOpIdOf, isMend, mendOpId } from './ids.ts';
 import type { Plan, PlanOp, PlanPart, PlanProblem, PlanSession, PlanSurface } from './problem.ts';
 import { readPlan } from './reading.ts';
-import { quantile } from './usual.ts';
 import { PlanWeather, type AirVerdict } from './weather.ts';
 
 /** How much longer or shorter work takes than reckoned: 35 % as coefficient of variation, lognormal with its median at 1 (docs/plan.md 17). */

@@ -1,3 +1,4 @@
+import { quantile } from '../base/quantile.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
 import { offsetByHourMs } from '../base/zone.ts';
 import { EDGE_SPREAD_K } from '../cure/lean.ts';
@@ -29,14 +30,6 @@ const slotOf = (zone: string, atMs: number): number => {
   const local = atMs + offsetByHourMs(zone, atMs);
   return Math.floor((local - Math.floor(local / DAY_MS) * DAY_MS) / SLOT_MS);
 };
-
-/** The value below which a share of an ascending list lies, between neighbours by a line (Hyndman & Fan 1996, type 7). */
-export function quantile(ascending: readonly number[], share: number): number {
-  const at = (ascending.length - 1) * share;
-  const low = Math.floor(at);
-  const a = ascending[low]!;
-  return a + ((ascending[low + 1] ?? a) - a) * (at - low);
-}
 
 /**
  * What a place was like at each half hour of the clock over its last 28 days, from measured air alone. Null with fewer than

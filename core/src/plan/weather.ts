@@ -1,4 +1,5 @@
 import { judgeGates, type AirLimits, type GateStatus } from '../air/gate.ts';
+import { quantile } from '../base/quantile.ts';
 import { DAY_MS, HOUR_MS } from '../base/time.ts';
 import { offsetByHourMs } from '../base/zone.ts';
 import { conditionsAt, limitsOf } from '../bench/air.ts';
@@ -7,7 +8,7 @@ import { surfaceAt, type SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import { alongTrack } from './memo.ts';
 import type { PlanProblem, PlanSurface } from './problem.ts';
-import { LEAST_USUAL_DAYS, USUAL_DAYS, quantile } from './usual.ts';
+import { LEAST_USUAL_DAYS, USUAL_DAYS } from './usual.ts';
 
 /** The gates are looked at so often. */
 const STEP_MS = HOUR_MS / 4;

@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { inspectList, inspectOf, learnedHere, lessonsHere, paceBy } from '@calvetta/core';
+import { inspectList, inspectOf, learnedHere, lessonsHere, paceBy, usualSizes } from '@calvetta/core';
 import type { Deps } from '../deps.ts';
 import { AppError } from '../http/errors.ts';
 import { needSnapshot } from '../shop/needShop.ts';
@@ -15,6 +15,7 @@ export function inspectRoutes(deps: Deps): Router {
       learned: learnedHere(snapshot),
       lessons: lessonsHere(snapshot),
       pace: paceBy(snapshot),
+      sizes: usualSizes(snapshot),
     });
   });
   router.get('/parts/:partId/inspect', async (req, res) => {

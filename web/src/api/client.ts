@@ -28,6 +28,7 @@ import type {
   InspectView,
   Learned,
   Lesson,
+  UsualSize,
   Pace,
   PeopleView,
   RecallView,
@@ -168,6 +169,7 @@ export const getLearned = (): Promise<{
   readonly learned: readonly Learned[];
   readonly lessons: readonly Lesson[];
   readonly pace: Readonly<Record<JobShape, Pace>>;
+  readonly sizes: readonly UsualSize[];
 }> => call('/learned');
 export const getInspectList = (): Promise<InspectList> => call('/inspect');
 export const getRiver = (query: string): Promise<RiverView> => call(`/ledger?${query}`);

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { SUBSTRATES, type Substrate } from '@calvetta/core';
-import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
-import { useMachines, usePlaces } from '../api/queries.ts';
+import { KIND_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { useLearned, useMachines, usePlaces } from '../api/queries.ts';
 import { useRecordMany } from '../record/useRecordMany.ts';
 import { Field } from '../forms/Field.tsx';
 import { SelectField } from '../forms/fields.tsx';
@@ -35,6 +35,7 @@ interface Props {
 function usePartsList(machineId: string) {
   const machines = useMachines();
   const places = usePlaces();
+  const sizes = useLearned().data?.sizes ?? [];
   // A text and the ids of its parts: storing the same text again makes none twice, and another text has ids of its own.
   const [sheet, setSheet] = useState(() => ({ text: '', batch: newId() }));
   const [assembly, setAssembly] = useState('');
@@ -47,6 +48,7 @@ function usePartsList(machineId: string) {
       metal: metalOf[i],
       assembly: assembly.trim() || 'Parts',
       places,
+      sizes,
     }),
   );
   const known: Known[] = (machines.data?.machines ?? [])
@@ -108,7 +110,7 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
       />
       <Field
         label="Parts, one to a line"
-        hint="“Bracket, mild steel, 2 kg”; or rows from a spreadsheet with a heading: name, assembly, metal, how many, mass, area, thickness, faces, colour, place"
+        hint="“Bracket, mild steel, 2 kg”; or rows from a spreadsheet with a heading: name, assembly, metal, kind, how many, mass, area, thickness, faces, colour, place"
       >
         <textarea rows={6} value={l.text} onChange={(e) => l.setText(e.target.value)} />
       </Field>
@@ -173,6 +175,11 @@ const understood = (p: Draft, placeName: string | null): string =>
     ...(p.thicknessMm === null ? [] : [`${Number(p.thicknessMm.toPrecision(3))} mm`]),
     ...(p.faces === 2 ? ['front and back'] : []),
     ...(p.colourGroup == null ? [] : [p.colourGroup]),
+    ...(p.usual
+      ? [
+          `${p.usual.of.length === 2 ? 'mass and area' : p.usual.of[0] === 'massKg' ? 'mass' : 'area'} as usual here for: ${KIND_WORDS[p.usual.kind]} (${p.usual.parts} parts)`,
+        ]
+      : []),
   ].join(' · ');
 
 /** What was made of each row; the metal, which decides everything, can be put right here. */

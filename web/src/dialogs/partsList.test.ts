@@ -77,6 +77,21 @@ describe('a pasted parts list', () => {
     const first = rows[0];
     expect(first && !first.ok ? first.accepts : '').toContain('grey iron');
   });
+  it('by its kind a part has the usual size of such parts here, where its own is not said', () => {
+    const sizes = [{ kind: 'chassis-rail' as const, parts: 4, massKg: 42, areaM2: null }];
+    const columns = ['name', 'metal', 'kind', 'massKg'] as const;
+    const read = (kind: string, mass: string) =>
+      readRow(['Rail', 'steel', kind, mass], columns, 1, { sizes });
+    expect(read('chassis rail or box section', '')).toMatchObject({
+      ok: true,
+      parts: [{ massKg: 42, areaM2: null, usual: { of: ['massKg'], parts: 4 } }],
+    });
+    expect(read('chassis', '40')).toMatchObject({ ok: true, parts: [{ massKg: 40 }] });
+    const own = read('chassis', '40');
+    expect(own.ok && own.parts[0]!.usual === undefined).toBe(true);
+    expect(read('spring', '')).toMatchObject({ ok: true, parts: [{ massKg: null }] });
+    expect(read('flux capacitor', '')).toMatchObject({ ok: false, column: 'kind' });
+  });
   it('four alike are four parts, told apart', () => {
     expect(partsIn('name;metal;how many\nHanger;steel;4 off\n').map((p) => p.name)).toEqual([
       'Hanger 1',

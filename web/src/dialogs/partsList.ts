@@ -1,13 +1,22 @@
-import { metalOf, parseQuantity, SUBSTRATES, type PatternPart, type Substrate } from '@calvetta/core';
+import {
+  metalOf,
+  parseQuantity,
+  SUBSTRATES,
+  type PartKind,
+  type PatternPart,
+  type Substrate,
+  type UsualSize,
+} from '@calvetta/core';
 import { cellsOf } from './cells.ts';
 import type { NewPart } from '@calvetta/contract/schemas';
-import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { KIND_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
 
 /** What a column of a pasted list may hold. */
 export const LIST_COLUMNS = [
   'name',
   'assembly',
   'metal',
+  'kind',
   'quantity',
   'massKg',
   'areaM2',
@@ -22,6 +31,7 @@ export const LIST_COLUMN_WORDS: Readonly<Record<ListColumn, string>> = {
   name: 'name',
   assembly: 'assembly',
   metal: 'metal',
+  kind: 'kind',
   quantity: 'how many',
   massKg: 'mass, kg',
   areaM2: 'area, m²',
@@ -35,6 +45,7 @@ export const LIST_COLUMN_WORDS: Readonly<Record<ListColumn, string>> = {
 const GUESSES: readonly (readonly [RegExp, ListColumn])[] = [
   [/assembl|group|unit/i, 'assembly'],
   [/metal|material|substrate/i, 'metal'],
+  [/kind|type|what it is/i, 'kind'],
   [/qty|quant|how many|number|^no\.?$|count|pcs/i, 'quantity'],
   [/mass|weight|kg/i, 'massKg'],
   [/area|m²|m2|surface/i, 'areaM2'],
@@ -110,7 +121,15 @@ export type ListRow =
       readonly accepts: string;
     };
 /** A part before it has an id, and where it stands, where that is said. */
-export type Draft = Omit<NewPart, 'partId' | 'pairPartId'> & { readonly placeId?: string };
+export type Draft = Omit<NewPart, 'partId' | 'pairPartId'> & {
+  readonly placeId?: string;
+  /** What of its size nobody said and is as usual for its kind here. */
+  readonly usual?: {
+    readonly kind: PartKind;
+    readonly of: readonly ('massKg' | 'areaM2')[];
+    readonly parts: number;
+  };
+};
 
 const METALS = SUBSTRATES.map((s) => SUBSTRATE_WORDS[s]).join(', ');
 /** As many alike in one row. */
@@ -122,6 +141,8 @@ interface Chosen {
   /** Where the list says no assembly. */
   readonly assembly?: string;
   readonly places?: readonly { readonly placeId: string; readonly name: string }[];
+  /** What parts of a kind weigh and measure here. */
+  readonly sizes?: readonly UsualSize[];
 }
 
 /** A row as parts, or what is wrong with it and what would be accepted. Empty figures are not known. */
@@ -129,7 +150,7 @@ export function readRow(
   cells: readonly string[],
   columns: readonly ListColumn[],
   row: number,
-  { metal: chosen, assembly = 'Parts', places = [] }: Chosen = {},
+  { metal: chosen, assembly = 'Parts', places = [], sizes = [] }: Chosen = {},
 ): ListRow {
   const cell = (c: ListColumn): string => {
     const i = columns.indexOf(c);
@@ -159,6 +180,11 @@ export function readRow(
   const place = places.find((p) => sameWords(p.name) === sameWords(cell('place')));
   if (cell('place') !== '' && !place)
     return bad('place', places.length === 0 ? 'nothing yet: no place is made' : listWords(places));
+  const kind = cell('kind') === '' ? null : kindOf(cell('kind'));
+  if (cell('kind') !== '' && !kind) return bad('kind', Object.values(KIND_WORDS).slice(0, -1).join(', '));
+  const size = sizes.find((s) => s.kind === kind);
+  const of = (['massKg', 'areaM2'] as const).filter((f) => figures[f] === null && size?.[f] != null);
+  for (const f of of) figures[f] = size![f];
   const name = cell('name').slice(0, 110);
   const one: Draft = {
     name,
@@ -168,6 +194,7 @@ export function readRow(
     colourGroup: cell('colour') === '' ? null : cell('colour').slice(0, 60),
     ...figures,
     ...(place ? { placeId: place.placeId } : {}),
+    ...(size && of.length > 0 ? { usual: { kind: size.kind, of, parts: size.parts } } : {}),
   };
   return {
     ok: true,
@@ -184,6 +211,15 @@ const FIGURES = [
   ['areaM2', 'area', 'm2', 10_000],
   ['thicknessMm', 'length', 'mm', 1],
 ] as const;
+
+/** A kind by what a workshop calls it: its own words, or some of them. */
+export function kindOf(text: string): PartKind | null {
+  const said = sameWords(text);
+  const kinds = Object.entries(KIND_WORDS) as [PartKind, string][];
+  const known = kinds.filter(([k]) => k !== 'unknown');
+  const whole = known.find(([k, words]) => words === said || k === said);
+  return (whole ?? known.find(([, words]) => words.split(/[ ,]+/).includes(said)))?.[0] ?? null;
+}
 
 const listWords = (places: readonly { readonly name: string }[]): string =>
   places.map((p) => p.name).join(', ');
@@ -266,7 +302,7 @@ export function newOnes(
     there.set(key, partId);
     fresh.push({ draft, partId });
   });
-  const parts = fresh.map(({ draft: { placeId: _, ...draft }, partId }): NewPart => {
+  const parts = fresh.map(({ draft: { placeId: _, usual: _usual, ...draft }, partId }): NewPart => {
     const other = otherHand(draft.name);
     return {
       ...draft,
