@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { patternOf, type FactBodies, type FactKind, type PatternPart } from '@calvetta/core';
-import type { NewPart } from '@calvetta/contract/schemas';
 import { getSource } from '../api/client.ts';
 import { useMachines, usePlaces } from '../api/queries.ts';
 import { SelectField } from '../forms/fields.tsx';
-import { keyOf, listLike, type ListPlaced } from './partsList.ts';
+import { keyOf, listLike, type newOnes } from './partsList.ts';
 
 /** What the parts of a list are made like, by name, whatever their assembly is called; empty: nothing. */
 export type LikeOnes = ReadonlyMap<string, PatternPart>;
@@ -17,12 +16,11 @@ interface Entries {
 }
 
 /**
- * What is recorded of new parts besides that they are there: where they stand, and what was found and chosen for those they are made
+ * What is recorded of new parts besides that they are there: what of their size is a guess, where they stand, and what was found and chosen for those they are made
  * like, with their own size. Of another metal nothing of that holds.
  */
 export function entriesOf(
-  parts: readonly NewPart[],
-  placed: readonly ListPlaced[],
+  { parts, placed, guessed }: Pick<ReturnType<typeof newOnes>, 'parts' | 'placed' | 'guessed'>,
   like: LikeOnes,
 ): readonly Entries[] {
   const made = parts.flatMap((part) => {
@@ -31,6 +29,7 @@ export function entriesOf(
   });
   const routed = made.flatMap(({ part, of }) => (of.route ? [{ part, route: of.route }] : []));
   const all: readonly Entries[] = [
+    { kind: 'noted', parts: guessed, bodies: guessed.map((g) => ({ text: `Not measured: ${g.words}.` })) },
     { kind: 'moved', parts: placed, bodies: placed.map(({ placeId }) => ({ placeId })) },
     {
       kind: 'surveyed',

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { SUBSTRATES, type Substrate } from '@calvetta/core';
-import { KIND_WORDS, SUBSTRATE_WORDS } from '@calvetta/contract/words';
+import { SUBSTRATE_WORDS } from '@calvetta/contract/words';
 import { useLearned, useMachines, usePlaces } from '../api/queries.ts';
 import { useRecordMany } from '../record/useRecordMany.ts';
 import { Field } from '../forms/Field.tsx';
@@ -19,6 +19,7 @@ import {
   readList,
   readRow,
   typedColumns,
+  usualWords,
   type Draft,
   type Known,
   type ListColumn,
@@ -95,7 +96,7 @@ export function PartsList({ machineId, machineName, onStored }: Props) {
     save.run(
       async () => {
         await send(partsWrite(machineId, fresh.parts), `${fresh.parts.length} parts made in ${machineName}`);
-        for (const { kind, parts, bodies } of entriesOf(fresh.parts, fresh.placed, like))
+        for (const { kind, parts, bodies } of entriesOf(fresh, like))
           await recordMany({ kind, parts, happenedMs: Date.now(), body: bodies[0]! }, (i) => bodies[i]!);
       },
       () => l.keepBad() === 0 && onStored(fresh.parts.length),
@@ -175,11 +176,7 @@ const understood = (p: Draft, placeName: string | null): string =>
     ...(p.thicknessMm === null ? [] : [`${Number(p.thicknessMm.toPrecision(3))} mm`]),
     ...(p.faces === 2 ? ['front and back'] : []),
     ...(p.colourGroup == null ? [] : [p.colourGroup]),
-    ...(p.usual
-      ? [
-          `${p.usual.of.length === 2 ? 'mass and area' : p.usual.of[0] === 'massKg' ? 'mass' : 'area'} as usual here for: ${KIND_WORDS[p.usual.kind]} (${p.usual.parts} parts)`,
-        ]
-      : []),
+    ...(p.usual ? [usualWords(p.usual)] : []),
   ].join(' · ');
 
 /** What was made of each row; the metal, which decides everything, can be put right here. */

@@ -40,10 +40,19 @@ describe('an assembly made like one that is here', () => {
     const changed = drafts(text).map((d, i) =>
       i === 0 ? { ...d, massKg: 7 } : i === 1 ? { ...d, substrate: 'aluminium-cast' as const } : d,
     );
-    const { parts, placed } = newOnes(changed, [], (i) => `new.${i}`);
-    const entries = entriesOf(parts, placed, like);
+    const fresh = newOnes(changed, [], (i) => `new.${i}`);
+    const entries = entriesOf(fresh, like);
     expect(entries.map((e) => e.kind)).toEqual(['moved', 'surveyed', 'route-set']);
     const [moved, surveyed, routed] = entries;
+    const guessed = { ...changed[0]!, usual: { kind: 'bracket', of: ['massKg'], parts: 9 } as const };
+    const noted = entriesOf(
+      newOnes([guessed], [], () => 'new.9'),
+      new Map(),
+    )[0]!;
+    expect([noted.kind, noted.bodies[0]]).toEqual([
+      'noted',
+      { text: 'Not measured: mass as usual here for: bracket, fabricated (9 parts).' },
+    ]);
     expect(moved!.parts.length).toBe(pattern.filter((p) => p.placeId !== null).length);
     expect(surveyed!.parts.map((p) => p.partId)).toContain('new.0');
     expect(surveyed!.parts.map((p) => p.partId)).not.toContain('new.1');

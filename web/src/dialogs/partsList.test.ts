@@ -77,6 +77,23 @@ describe('a pasted parts list', () => {
     const first = rows[0];
     expect(first && !first.ok ? first.accepts : '').toContain('grey iron');
   });
+  it('a place is known by its name, or by words that only one place has', () => {
+    const places = [
+      { placeId: 'booth', name: 'Spray booth' },
+      { placeId: 'shed', name: 'Running shed' },
+      { placeId: 'old', name: 'Old shed' },
+    ];
+    const placed = (place: string) => {
+      const r = readRow(['A', 'steel', place], ['name', 'metal', 'place'], 1, { places });
+      return r.ok ? r.parts[0]!.placeId : r.column;
+    };
+    expect(['booth', 'Running  SHED', 'shed', 'yard'].map(placed)).toEqual([
+      'booth',
+      'shed',
+      'place',
+      'place',
+    ]);
+  });
   it('by its kind a part has the usual size of such parts here, where its own is not said', () => {
     const sizes = [{ kind: 'chassis-rail' as const, parts: 4, massKg: 42, areaM2: null }];
     const columns = ['name', 'metal', 'kind', 'massKg'] as const;

@@ -177,7 +177,7 @@ export function readRow(
     // Lengths are metres inside.
     figures[name] = name === 'thicknessMm' ? r.value.value * 1000 : r.value.value;
   }
-  const place = places.find((p) => sameWords(p.name) === sameWords(cell('place')));
+  const place = cell('place') === '' ? undefined : placeBy(cell('place'), places);
   if (cell('place') !== '' && !place)
     return bad('place', places.length === 0 ? 'nothing yet: no place is made' : listWords(places));
   const kind = cell('kind') === '' ? null : kindOf(cell('kind'));
@@ -221,6 +221,17 @@ export function kindOf(text: string): PartKind | null {
   return (whole ?? known.find(([, words]) => words.split(/[ ,]+/).includes(said)))?.[0] ?? null;
 }
 
+/** A place by its name, or by words that only one of them has. */
+function placeBy<P extends { readonly name: string }>(text: string, places: readonly P[]): P | undefined {
+  const said = sameWords(text);
+  const some = places.filter((p) => sameWords(p.name).includes(said));
+  return places.find((p) => sameWords(p.name) === said) ?? (some.length === 1 ? some[0] : undefined);
+}
+
+/** What of a part's size is only as usual, in words. */
+export const usualWords = ({ of, kind, parts }: NonNullable<Draft['usual']>): string =>
+  `${of.length === 2 ? 'mass and area' : of[0] === 'massKg' ? 'mass' : 'area'} as usual here for: ${KIND_WORDS[kind]} (${parts} parts)`;
+
 const listWords = (places: readonly { readonly name: string }[]): string =>
   places.map((p) => p.name).join(', ');
 const sameWords = (text: string): string => text.trim().toLowerCase().replaceAll(/\s+/g, ' ');
@@ -245,6 +256,12 @@ export interface Known {
   readonly assemblyName: string;
 }
 
+/** What of a new part's size nobody said. */
+export interface ListGuessed {
+  readonly partId: string;
+  readonly name: string;
+  readonly words: string;
+}
 /** Where a new part stands. */
 export interface ListPlaced {
   readonly partId: string;
@@ -292,7 +309,12 @@ export function newOnes(
   drafts: readonly Draft[],
   known: readonly Known[],
   idOf: (i: number) => string,
-): { readonly parts: NewPart[]; readonly known: number; readonly placed: readonly ListPlaced[] } {
+): {
+  readonly parts: NewPart[];
+  readonly known: number;
+  readonly placed: readonly ListPlaced[];
+  readonly guessed: readonly ListGuessed[];
+} {
   const there = new Map(known.map((k) => [keyOf(k.assemblyName, k.name), k.partId]));
   const fresh: { readonly draft: Draft; readonly partId: string }[] = [];
   drafts.forEach((draft, i) => {
@@ -313,5 +335,8 @@ export function newOnes(
   const placed = fresh.flatMap(({ draft: { placeId, name }, partId }) =>
     placeId === undefined ? [] : [{ partId, name, placeId }],
   );
-  return { parts, known: drafts.length - parts.length, placed };
+  const guessed = fresh.flatMap(({ draft: { usual, name }, partId }) =>
+    usual === undefined ? [] : [{ partId, name, words: usualWords(usual) }],
+  );
+  return { parts, known: drafts.length - parts.length, placed, guessed };
 }
