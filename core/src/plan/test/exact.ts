@@ -3,7 +3,8 @@ import { DAY_MS, HOUR_MS } from '../../base/time.ts';
 import { sheet } from '../../test/build.ts';
 import { unnamed } from '../hands.ts';
 import type { PlanOp, PlanPart, PlanProblem } from '../problem.ts';
-import { air, ASK, coatOp, op, part, problem, surface } from './shop.ts';
+import { surfaceTrack } from '../../part/thermal/track.ts';
+import { air, ASK, coatOp, op, part, problem } from './shop.ts';
 
 /**
  * Small shops of which a general solver can say the best plan there is: one person, evenings of three hours a day apart, steady air, parts of
@@ -29,7 +30,9 @@ const POINTS = { load: 40, partDay: 5, machineDay: 40 };
 /** Noon: what is coated in an evening may be handled before the next one. */
 const NOW = Date.parse('2026-06-02T12:00Z');
 const ENDS = NOW + 28 * DAY_MS;
-const TRACK = surface(air(NOW, ENDS, () => ({ airC: 20, rhPct: 50 })).track, ENDS, 300);
+// Made whole at once: whoever solves it may have another copy of core, and only the copy that began a track can make it grow.
+const AIR = air(NOW, ENDS, () => ({ airC: 20, rhPct: 50 })).track;
+const TRACK = surfaceTrack({ air: AIR, tauS: 300, own: [], fromMs: AIR[0]!.fromMs, toMs: ENDS });
 const RECOAT = {
   points: [
     { tempC: 10, hours: 70 },
