@@ -72,6 +72,16 @@ describe('the Bench in pieces', () => {
     expect(withTick(withTick(held, idle), after).rows).toEqual((await whole()).rows);
     expect(JSON.stringify(after).length).toBeLessThan(20_000);
   });
+  it('forty pages that have the same get one answer, and none of theirs is forgotten while the others ask', async () => {
+    const { held } = await page();
+    const ask = async (since: string): Promise<string> =>
+      JSON.stringify((await app.call('GET', `/api/bench?since=${since}`)).body);
+    const answers = await Promise.all(Array.from({ length: 120 }, () => ask(held.version)));
+    expect(new Set(answers).size).toBe(1);
+    for (let i = 0; i < 80; i++) await tick(`page-${i}`);
+    const idle = await tick(held.version);
+    expect([idle.rows, idle.order, idle.isWhole]).toEqual([[], null, true]);
+  });
   it('a part that is done with leaves it', async () => {
     const { held } = await page();
     const facts = [{ ...factInput('voided', idOf(9), 0, {}), supersedes: await strippedOf(idOf(9)) }];
