@@ -329,6 +329,10 @@ describe('by keyboard only', () => {
     await dialog(page).getByRole('heading', { name: 'Why?' }).waitFor();
     expect(partId).toMatch(/\./);
     await page.keyboard.press('Escape');
+    await dialog(page).waitFor({ state: 'detached' });
+    await page.keyboard.press('l');
+    await dialog(page).getByLabel('What was done').waitFor();
+    await page.keyboard.press('Escape');
   });
   it('next part, log a coat, go to places, ask for the keys', async () => {
     const page = await stage.desk();

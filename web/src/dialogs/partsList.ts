@@ -1,4 +1,5 @@
 import {
+  kindsFor,
   metalOf,
   parseQuantity,
   SUBSTRATES,
@@ -180,7 +181,7 @@ export function readRow(
   const place = cell('place') === '' ? undefined : placeBy(cell('place'), places);
   if (cell('place') !== '' && !place)
     return bad('place', places.length === 0 ? 'nothing yet: no place is made' : listWords(places));
-  const kind = cell('kind') === '' ? null : kindOf(cell('kind'));
+  const kind = cell('kind') === '' ? null : (kindsFor(cell('kind'), substrate, KIND_WORDS)[0] ?? null);
   if (cell('kind') !== '' && !kind) return bad('kind', Object.values(KIND_WORDS).slice(0, -1).join(', '));
   const size = sizes.find((s) => s.kind === kind);
   const of = (['massKg', 'areaM2'] as const).filter((f) => figures[f] === null && size?.[f] != null);
@@ -211,15 +212,6 @@ const FIGURES = [
   ['areaM2', 'area', 'm2', 10_000],
   ['thicknessMm', 'length', 'mm', 1],
 ] as const;
-
-/** A kind by what a workshop calls it: its own words, or some of them. */
-export function kindOf(text: string): PartKind | null {
-  const said = sameWords(text);
-  const kinds = Object.entries(KIND_WORDS) as [PartKind, string][];
-  const known = kinds.filter(([k]) => k !== 'unknown');
-  const whole = known.find(([k, words]) => words === said || k === said);
-  return (whole ?? known.find(([, words]) => words.split(/[ ,]+/).includes(said)))?.[0] ?? null;
-}
 
 /** A place by its name, or by words that only one of them has. */
 function placeBy<P extends { readonly name: string }>(text: string, places: readonly P[]): P | undefined {

@@ -13,6 +13,7 @@ export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [
   ['j  k', 'next, previous row of a list'],
   ['Enter', 'open it'],
   ['c', 'log a coat on the part'],
+  ['l', 'log something on the part'],
   ['r', 'log a reading'],
   ['m', 'mix for the part'],
   ['w', 'why?'],
@@ -48,6 +49,7 @@ export function useKeys(): void {
         j: () => stepRow(1),
         k: () => stepRow(-1),
         c: () => partId !== null && show({ kind: 'log', partId, factKind: 'coated' }),
+        l: () => partId !== null && show({ kind: 'log', partId, factKind: 'noted' }),
         w: () => partId !== null && show({ kind: 'why', partId }),
         m: () => void navigate(partId === null ? '/mix' : `/mix?part=${encodeURIComponent(partId)}`),
       };
