@@ -144,8 +144,11 @@ describe('what if another product', () => {
       .getByText(/done four times in five by/)
       .first()
       .waitFor({ timeout: 60_000 });
+    // A plan with it changes no route, and that is said.
+    await page.getByText(/The routes still say Epoxy primer/).waitFor();
     await beside.getByRole('button', { name: 'Back to as it was' }).click();
     await beside.waitFor({ state: 'detached' });
+    expect(await page.getByText(/The routes still say/).count()).toBe(0);
   });
 });
 

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import { DEW_MARGIN_K } from '@calvetta/core';
 import { xOf, type TimeAxis } from './axis.ts';
 import { nearest, pathsOf, scaleOf, type Dash, type TempPoint } from './tempScale.ts';
@@ -42,6 +42,7 @@ const FONT = { fontFamily: 'var(--font-figure)', fontSize: 12.5 } as const;
  * assumed dotted; the dew point with the margin that keeps paint off. Under a pointer, and by arrow keys, it says each at that moment.
  */
 export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, temp, shown, time }: Props) {
+  const plotId = useId();
   const [atMs, setAtMs] = useState<number | null>(null);
   const keepOut = dew.map((p) => ({ ...p, c: p.c + DEW_MARGIN_K }));
   const scale = scaleOf([...lines.map((l) => l.points), dew, keepOut], axis, shown);
@@ -82,10 +83,10 @@ export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, t
           </g>
         ))}
         <g transform={`translate(${scalePx} 0)`}>
-          <clipPath id="temp-plot">
+          <clipPath id={plotId}>
             <rect width={axis.widthPx} height={heightPx} />
           </clipPath>
-          <g clipPath="url(#temp-plot)">
+          <g clipPath={`url(#${plotId})`}>
             {bandOf(dew, keepOut, x, y).map((d) => (
               <path key={d} d={d} fill="var(--s-shut)" fillOpacity={0.2} />
             ))}

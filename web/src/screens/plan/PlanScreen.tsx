@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
-import { dayAfter, type PlanAsk, type PlanView } from '@calvetta/core';
+import { dayAfter, newestSheet, type PlanAsk, type PlanView } from '@calvetta/core';
 import type { StoredPlan } from '@calvetta/contract';
-import { useMachines, usePeople, usePlaces, usePlan, useShop } from '../../api/queries.ts';
+import { useMachines, usePeople, usePlaces, usePlan, useSheets, useShop } from '../../api/queries.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Empty } from '../../ui/Empty.tsx';
 import { Heading } from '../../ui/Heading.tsx';
@@ -201,6 +201,7 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
           planned there; let a probe report, and it will be.
         </p>
       ) : null}
+      <OtherProduct view={view} />
       <Lacking view={view} />
       <div className="flex min-h-[320px] flex-1 gap-3 max-lg:flex-col-reverse print:block">
         <PlanChart
@@ -244,6 +245,20 @@ function Drawn({ planning: p, view }: { readonly planning: Planned; readonly vie
         </aside>
       </div>
     </>
+  );
+}
+
+/** A plan made with another product is no change of the routes: who lays it would lay what no route says. */
+function OtherProduct({ view }: { readonly view: PlanView }) {
+  const sheets = useSheets().data?.sheets ?? [];
+  const { product } = view.ask;
+  if (!product) return null;
+  const name = (id: string): string => newestSheet(sheets, id)?.name ?? id;
+  return (
+    <p className="border-l-4 border-warn bg-panel p-2 text-[14px]">
+      Made with {name(product.to)} in place of {name(product.from)}. The routes still say {name(product.from)}
+      : change them, part by part or for parts alike, before it is laid.
+    </p>
   );
 }
 
