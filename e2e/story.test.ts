@@ -107,7 +107,7 @@ describe('can I coat this part, here, now, and until when?', () => {
     const part = (await stage.app.call('GET', `/api/parts/${partId}`)).body;
     const coat = part.facts.find((f: any) => f.kind === 'coated');
     expect(coat.body).toMatchObject({ sheetId: expect.any(String), dftUm: expect.any(Number) });
-    // What the person saw when deciding is kept with it (docs/decisions 11).
+    // What the person saw when deciding is kept with it.
     const { rows: stored } = await stage.app.db.query<{ evidence: { headline: string } }>(
       'select evidence from fact where fact_id = $1',
       [coat.factId],

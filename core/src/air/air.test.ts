@@ -114,7 +114,7 @@ const LIMITS: AirLimits = {
 };
 
 describe('gates', () => {
-  // docs/decisions 4: pass when slack − U ≥ 0, fail when slack + U < 0, else marginal.
+  // docs/calculations.md A: pass when slack − U ≥ 0, fail when slack + U < 0, else marginal.
   it.each([
     [1, 1, 'pass'],
     [0.99, 1, 'marginal'],
@@ -189,7 +189,7 @@ describe('which readings may decide', () => {
     expect(readingTrust([at(0)], 30 * 60_000 + 1)).toBe('stale');
     expect(readingTrust([], 0)).toBe('none');
   });
-  // docs/decisions 9: all channels identical for ≥ 2 h and ≥ 12 samples; hand entries exempt.
+  // docs/readings.md, stuck: all channels identical for ≥ 2 h and ≥ 12 samples; hand entries exempt.
   it('stuck needs both two hours and twelve samples', () => {
     const every = (step: number, n: number): AirReading[] =>
       Array.from({ length: n }, (_, i) => at(i * step));

@@ -130,7 +130,7 @@ export interface UntilTouch {
   readonly touchMs: number | null;
 }
 
-/** Second, predicted gate: does the dew margin hold until touch-dry? A predicted fail is marginal (docs/decisions 4). */
+/** Second, predicted gate: does the dew margin hold until touch-dry? A predicted fail is marginal. */
 export function holdsUntilTouch(
   track: readonly SurfaceStretch[],
   limits: AirLimits,

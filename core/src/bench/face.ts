@@ -69,7 +69,7 @@ export interface Mending {
   readonly steps: readonly MendStepNow[];
 }
 
-/** Everything derived about one face at `nowMs` (docs/decisions 7). */
+/** Everything derived about one face at `nowMs`. */
 export interface FaceState {
   readonly face: Face;
   readonly coats: readonly CoatState[];

@@ -2,7 +2,7 @@ import { assertNever } from '../base/assert.ts';
 import type { FaceState } from './face.ts';
 
 /**
- * The one word a face is shown by, most pressing first. This order is the written precedence of docs/decisions 7:
+ * The one word a face is shown by, most pressing first. This order is the written precedence:
  * what a licensed person must answer, what is not here, what cannot be trusted, what is already spoilt, what must not be done, what is running out, what may go on, what waits.
  */
 export const HEADLINES = [

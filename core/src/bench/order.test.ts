@@ -14,7 +14,7 @@ const row = (over: Partial<Orderable>): Orderable => ({
 });
 const order = (...rows: Orderable[]): string[] => [...rows].sort(compareLoss).map((r) => r.partId);
 
-/** docs/clocks.md 15 and docs/decisions 7. */
+/** docs/clocks.md 15. */
 describe('lost first', () => {
   it('unknown above known, known by its edge, then what is to be looked at, what may be coated, what waits, what is lost already', () =>
     expect(

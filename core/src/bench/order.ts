@@ -32,7 +32,7 @@ function rank(row: Orderable): number {
   return row.headline === 'early' || row.headline === 'lift' || row.headline === 'curing' ? 4 : 3;
 }
 
-/** Lost first (docs/clocks.md 15; docs/decisions 7): a total order, so the list never flickers. */
+/** Lost first (docs/clocks.md 15): a total order, so the list never flickers. */
 export function compareLoss(a: Orderable, b: Orderable): number {
   const byRank = rank(a) - rank(b);
   if (byRank !== 0) return byRank;

@@ -25,7 +25,7 @@ const edge = (nominalMs: number | null, worstMs: number | null, isUnknown = fals
 });
 
 describe('may this coat go on', () => {
-  it('by the word the face is shown by: what waits, runs out or is spoilt says no (docs/decisions 4, 7)', () => {
+  it('by the word the face is shown by: what waits, runs out or is spoilt says no', () => {
     const may = HEADLINES.filter((h) => coatVerdict(face(h), gloss, null, 0) === null);
     // Written out from the decisions, not from the code: these and only these take a coat without a reason.
     expect(may).toEqual(['closing', 'keyed', 'open', 'bare', 'mending', 'curing', 'waiting', 'cured']);

@@ -6,7 +6,7 @@ import type { NextAct } from './act.ts';
 import type { Face } from '../facts/part.ts';
 import type { Headline } from './headline.ts';
 
-/** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass (docs/decisions 4). */
+/** Words a face is shown by that keep a coat off it. Held is among them: a gate that is no clear pass is no pass. */
 const REFUSING = [
   'referred',
   'sent',

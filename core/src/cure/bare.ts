@@ -30,7 +30,7 @@ export const FLASH_RUST_HOURS: readonly (readonly [rhPct: number, hours: number]
   [80, 2],
   [85, 1],
 ];
-/** Blasted steel and iron: never longer than this (trade; docs/decisions 1). */
+/** Blasted steel and iron: never longer than this (common practice, no published source). */
 export const BLASTED_CAP_H = 4;
 
 const FERROUS: readonly Substrate[] = [
@@ -42,7 +42,7 @@ const FERROUS: readonly Substrate[] = [
   'timber-backed-steel',
 ];
 
-/** The limit for a substrate as prepared. Zinc, magnesium and copper: unknown, ask (docs/decisions 1). */
+/** The limit for a substrate as prepared. Zinc, magnesium and copper: unknown, ask (common practice, no published source). */
 export function bareLimit(
   substrate: Substrate,
   prep: BarePrep,

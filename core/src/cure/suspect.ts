@@ -10,7 +10,7 @@ export interface Suspicion {
 }
 
 /**
- * The first thing that makes an uncured film suspect between two instants (docs/clocks.md 7; docs/decisions 5): more than 24 h
+ * The first thing that makes an uncured film suspect between two instants (docs/clocks.md 7): more than 24 h
  * contiguous below the cure minimum, or dew or frost by measured air (own or lagged surface; never by forecast or
  * assumption). `fromMs` is the coat, or the last logged test; `untilMs` the earlier of `handle` and now.
  */

@@ -155,7 +155,7 @@ describe('spans of a ribbon', () => {
   });
 });
 
-describe('suspect film (docs/clocks.md 7; docs/decisions 5)', () => {
+describe('suspect film (docs/clocks.md 7)', () => {
   const until = (h: number) => T0 + h * H;
   it('more than 24 h contiguous below the cure minimum', () => {
     expect(firstSuspicion([span(0, 30, 3)], T0, until(30), 5)).toMatchObject({

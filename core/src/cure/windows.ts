@@ -37,7 +37,7 @@ function matches(pattern: string, follower: ProductSheet): boolean {
   return pattern === '*' || pattern === follower.productId || pattern === `binder:${follower.binder}`;
 }
 
-/** What the coat's sheet says of this follower (docs/clocks.md 5; docs/decisions 2). Null follower: any unlisted one. */
+/** What the coat's sheet says of this follower (docs/clocks.md 5). Null follower: any unlisted one. */
 export function windowRule(sheet: ProductSheet, follower: ProductSheet | null): WindowRule {
   if (follower && sheet.forbidden.some((p) => matches(p, follower)))
     return { kind: 'forbidden', reason: 'sheet-forbids' };

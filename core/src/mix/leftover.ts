@@ -19,7 +19,7 @@ export const LARGEST_LEFTOVER_ML = 20_000;
 
 /**
  * Which waiting parts take a leftover, exactly: most whole millilitres used, needs rounded up, all laid within the minutes
- * left; among equals the one that takes the part whose window shuts soonest, then the next (docs/decisions 24).
+ * left; among equals the one that takes the part whose window shuts soonest, then the next.
  *
  * A table of the fewest minutes in which the parts from i on use up exactly c millilitres, then a walk from the soonest
  * shut on that takes a part whenever the best can still be reached with it. O(n·c) time and memory.

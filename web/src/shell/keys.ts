@@ -5,7 +5,7 @@ import { useDialogs } from '../state/dialogs.ts';
 import { useFocusPart } from '../state/focusPart.ts';
 import { stepRow } from './rows.ts';
 
-/** After `g`: where to. Letters of places still to come are kept free (docs/decisions 22). */
+/** After `g`: where to. Letters of places still to come are kept free. */
 export const GO_KEYS: Readonly<Record<string, { readonly to: string; readonly word: string }>> =
   Object.fromEntries(RAIL.map(({ key, to, word }) => [key, { to, word }]));
 export const ACT_KEYS: readonly (readonly [key: string, word: string])[] = [

@@ -1,7 +1,7 @@
 import type { Headline } from '@calvetta/core';
 import type { PartCard } from '@calvetta/contract';
 
-/** Groups are filters over the one sorted list (docs/decisions 7), in the words of the bench. */
+/** Groups are filters over the one sorted list, in the words of the bench. */
 export const GROUPS = ['all', 'now', 'running', 'held', 'drying', 'lost'] as const;
 export type Group = (typeof GROUPS)[number];
 
