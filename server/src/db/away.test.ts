@@ -36,7 +36,12 @@ function door(socket: string) {
     open(): void {
       isOpen = true;
     },
-    close: () => new Promise<void>((done) => server.close(() => done())),
+    close: () =>
+      new Promise<void>((done) => {
+        // A server closes when its last line has; one that was cut in the middle of its greeting never says goodbye.
+        server.close(() => done());
+        for (const s of sockets) s.destroy();
+      }),
   };
 }
 

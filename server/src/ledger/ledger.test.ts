@@ -116,7 +116,9 @@ describe('hours and money', () => {
         ['tom', 1],
       ]),
     );
-    expect(h.months).toEqual([{ month: '2026-03', hours: 2.5 }]);
+    expect(h.months).toMatchObject([
+      { month: '2026-03', hours: 2.5, byOp: { strip: 1.5, coat: 1, clean: 0 } },
+    ]);
     expect(quarry.left.p80).toBeGreaterThan(quarry.left.p50);
   });
   it('a job whose steps are done says how long such work takes here; one that is not says nothing', async () => {
