@@ -13,7 +13,7 @@ const ALL = everything(words, '');
 
 /** Turns that nobody says in a workshop, and what is said there (house style, no published source). */
 const BANNED: readonly (readonly [RegExp, string])[] = [
-  [/\b(shop|part|it|sheet|page) has not what\b/i, 'does not have what'],
+  [/\b(shop|part|it|sheet|page) has not w(?:hat)\b/i, 'does not have what'],
   [/\bhas not (?!yet\b)(?!been\b|begun\b|cured\b|shut\b|passed\b)/i, 'does not have, or has no'],
   [
     /\b(wherein|thereof|thereby|therein|herein|whereby|hence|thus|whilst|upon|albeit|ere|lest)\b/i,

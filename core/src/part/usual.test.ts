@@ -9,7 +9,7 @@ import { answered, withKind } from './usualOfKind.ts';
 import { METALS_OF_KIND } from './kindFacts.ts';
 import { buildRoute } from '../route/build.ts';
 import { RULES } from '../route/rules/index.ts';
-import { ACTS } from '../route/surface/acts.ts';
+import { ACTS } from '../route/surface/actsTable.ts';
 import { viewOf } from '../route/view.ts';
 import { FAMILIES } from '../route/test/given.ts';
 import { randomSurvey } from '../route/test/surveys.ts';

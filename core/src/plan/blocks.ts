@@ -1,21 +1,13 @@
-import { HOUR_MS, MINUTE_MS } from '../base/time.ts';
-import type { BareLimit } from '../cure/bare.ts';
 import type { PlanOp, PlanPart } from './problem.ts';
 
 /** Longer than bare metal lasts in the driest air, however it is laid: no session can hold it. */
 export function isTooLong(block: readonly PlanOp[]): boolean {
   const last = block.findLastIndex((o) => o.bares);
   const limit = block[last]?.bares;
-  if (!limit) return false;
+  if (!limit || limit.kind === 'none' || limit.kind === 'unknown') return false;
   const rest = block.slice(last + 1);
   const minutes = rest.reduce((sum, o) => sum + o.handsMin / o.mostPeople + o.waitHours * 60, 0);
-  return minutes * MINUTE_MS > mostBareMs(limit);
-}
-
-/** Metal stays fit for a coat no longer than this, however dry the air. */
-export function mostBareMs(limit: BareLimit): number {
-  if (limit.kind === 'none' || limit.kind === 'unknown') return Infinity;
-  return (limit.kind === 'hours' ? limit.hours : limit.capHours) * HOUR_MS;
+  return minutes > 60 * (limit.kind === 'hours' ? limit.hours : limit.capHours);
 }
 
 /** Carried where it is coated before it is laid bare there: what a damp shed does not allow. */

@@ -1,7 +1,8 @@
-import { DAY_MS, MINUTE_MS } from '../base/time.ts';
+import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.ts';
 import { endOfDay, startOfDay } from '../base/zone.ts';
 import { sliceAir, type AirStretch } from '../part/thermal/track.ts';
 import { cameBook } from '../people/absence.ts';
+import { CONTRACTOR_WAIT_H } from '../route/hours.ts';
 import { placeAir, type AirData } from '../shop/air.ts';
 import { nightsBetween, sessionsAhead } from '../shop/calendar.ts';
 import { surfaceOf, type DerivedPart, type SurfaceFrame } from '../shop/part.ts';
@@ -181,15 +182,12 @@ function warmOf(
   return { spans, days: surfaceOf(shop, warmFrame, part, sinceMs, to) };
 }
 
-/** Such trips take so long where nobody promised a day (common practice: 14 to 21 days, the likely one). */
-const USUAL_TRIP_DAYS = 17;
-
-/** When a part that was sent away is looked for; null: it is here. */
+/** When a part that was sent away is looked for: the day it was promised, else as long after as routes reckon a trip. Null: it is here. */
 function sentUntil(part: DerivedPart, zone: string, lateDays: number): number | null {
   const { sent } = part.state.lead;
   if (!sent) return null;
   const dueMs =
-    sent.backDay === null ? sent.sinceMs + USUAL_TRIP_DAYS * DAY_MS : startOfDay(zone, sent.backDay);
+    sent.backDay === null ? sent.sinceMs + CONTRACTOR_WAIT_H * HOUR_MS : startOfDay(zone, sent.backDay);
   return dueMs + lateDays * DAY_MS;
 }
 

@@ -1,8 +1,7 @@
 import { MINUTE_MS } from '../base/time.ts';
 import { abradeMinutes } from '../work/minutes.ts';
 import { baredSpans } from './bared.ts';
-import { KEY_LASTS_MS } from '../cure/keyed.ts';
-import { blockAt, carriedFirst, isTooLong, mostBareMs } from './blocks.ts';
+import { blockAt, carriedFirst, isTooLong } from './blocks.ts';
 import { filmNow, windowOf } from './films.ts';
 import { skillOf } from './hands.ts';
 import { isMend, mendOpId } from './ids.ts';
@@ -19,8 +18,6 @@ import type { PlanWeather } from './weather.ts';
 /** How far on a block is tried again when it does not hold, and how often. */
 const NUDGE_MS = 30 * MINUTE_MS;
 const MOST_NUDGES = 480;
-/** After so many tries it is looked up when the coat could be laid at all: a try is cheap, and that look costs as much as a dozen. */
-const TRIES_BEFORE_LOOKING_FAR = 3;
 /** Sessions a coat is tried in before its window is given up, and how much is tried for one part. */
 const SESSIONS_TRIED = 4;
 const MOST_NODES = 60;
@@ -274,49 +271,16 @@ export class Decoder {
       if (!s) break;
       at = { ms: Math.max(at.ms, s.fromMs), binds: at.binds };
       if (this.attempt(way, block, at)) return null;
-      const isAsked = i === TRIES_BEFORE_LOOKING_FAR;
-      // Begun any sooner it would begin in the same place again.
-      let nextMs = Math.max(this.triedMs + NUDGE_MS, isAsked ? this.inTimeMs(way, block, at) : 0);
+      const triedMs = this.triedMs;
       const first = carriedFirst(block);
-      if (first) {
-        if (this.attempt(way, first, at)) return null;
-        const inTimeMs = isAsked ? this.inTimeMs(way, first, at) : 0;
-        nextMs = Math.min(nextMs, Math.max(at.ms + NUDGE_MS, inTimeMs));
-      }
-      if (!Number.isFinite(nextMs)) break;
+      if (first && this.attempt(way, first, at)) return null;
       at = {
-        ms: Math.max(at.ms + NUDGE_MS, nextMs),
+        // Begun any sooner it would begin in the same place again.
+        ms: Math.max(at.ms, first ? at.ms : triedMs) + NUDGE_MS,
         binds: { by: block[0]!.bares ? 'bare' : 'window', opId: null, edgeMs: null },
       };
     }
     return isTooLong(block) ? 'bare-too-long' : 'no-room';
-  }
-
-  /**
-   * When work that must hold together had to begin for its coat to be in time, by when the coat could be laid if nothing ran out under it.
-   * −Infinity: that says nothing; Infinity: the coat finds no place at all.
-   */
-  private inTimeMs(way: Way, block: readonly PlanOp[], from: Ready): number {
-    const before = this.here(way);
-    way.ready = from;
-    this.placing.isLasting = true;
-    let lasts: { readonly sinceMs: number; readonly ms: number } | null = null;
-    let failed: PlanOp | null = null;
-    for (const op of block) {
-      if (!this.placing.one(way, op)) {
-        failed = op;
-        break;
-      }
-      if (way.keyed) lasts = { sinceMs: way.keyed.fromMs, ms: KEY_LASTS_MS };
-      if (way.bare) lasts = { sinceMs: way.bare.sinceMs, ms: mostBareMs(way.bare.limit) };
-    }
-    this.placing.isLasting = false;
-    const placed = this.placing.items.slice(before.items);
-    const [beganMs, doneMs] = [placed[0]?.spans[0]!.fromMs, placed[placed.length - 1]?.spans.at(-1)!.toMs];
-    this.putBack(way, before);
-    if (failed) return failed.coat && !this.pins.has(failed.opId) ? Infinity : -Infinity;
-    if (!lasts || beganMs === undefined || doneMs === undefined) return -Infinity;
-    return doneMs - lasts.ms - Math.max(0, lasts.sinceMs - beganMs);
   }
 
   /** All of it or nothing. */

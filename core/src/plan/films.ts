@@ -7,7 +7,7 @@ import { stageTable } from '../cure/tables.ts';
 import { openingNominalMs, windowRule, worstEdge, type Film } from '../cure/windows.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
-import { alongTrack } from './memo.ts';
+import { alongTrack, bySheetAndInstant } from './memo.ts';
 import type { FilmNow, PlanCoat, PlanSurface } from './problem.ts';
 
 /** A film as a plan has it: on already, or laid by then. */
@@ -136,29 +136,24 @@ export const soonest = (a: number | null, b: number | null): number | null =>
 /** A key cut by a mending abrasion lasts so long. */
 export const keyEndMs = (abradedMs: number): number => abradedMs + KEY_LASTS_MS;
 
-const touches = new WeakMap<readonly SurfaceStretch[], Map<string, Map<number, number>>>();
+const touch = bySheetAndInstant();
 
-/** When a coat of a sheet whose last wet pass ends then is dry to the touch, at the worst: stacked films hold that no longer up. */
-export function touchMsOf(
+/** When a coat of a sheet whose last wet pass ends then is dry to the touch, at the worst. What it merges with below does not slow that. */
+export const touchMsOf = (
   track: readonly SurfaceStretch[],
   { sheet, speedBy }: Pick<PlanCoat, 'sheet' | 'speedBy'>,
   t0Ms: number,
-): number {
-  let bySheet = touches.get(track);
-  if (!bySheet) touches.set(track, (bySheet = new Map<string, Map<number, number>>()));
-  let byStart = bySheet.get(sheet.sheetId);
-  if (!byStart) bySheet.set(sheet.sheetId, (byStart = new Map<number, number>()));
-  let touchMs = byStart.get(t0Ms);
-  if (touchMs === undefined) {
+): number =>
+  touch(track, sheet.sheetId, t0Ms, () => {
     const film = { sheet, t0Ms, track, slowBy: 1, speedBy, minRecoatTests: [], isOutdoors: false };
-    touchMs = stageEnd({ film, layers: [], keyedUntilMs: null }, 'touch') ?? t0Ms + 24 * HOUR_MS;
-    byStart.set(t0Ms, touchMs);
-  }
-  return touchMs;
-}
+    return stageEnd({ film, layers: [], keyedUntilMs: null }, 'touch') ?? t0Ms + 24 * HOUR_MS;
+  });
 
 /** When a coat is dry to the touch, at the worst; where the sheet is silent a day is taken. */
 export const touchEndMs = ({ film }: LaidFilm): number => touchMsOf(film.track, film, film.t0Ms);
+
+const stands = bySheetAndInstant();
+const gone = bySheetAndInstant();
 
 /** How long a mix stands before it may be used when it is made then, at the worst; half an hour where nobody knows. */
 export const mixStandsMs = (
@@ -168,12 +163,13 @@ export const mixStandsMs = (
 ): number =>
   sheet.stages.induction === undefined
     ? 0
-    : alongTrack(
+    : stands(
         track,
-        `stands ${sheet.sheetId}@${mixedMs}`,
+        sheet.sheetId,
+        mixedMs,
         () => (usableWorstMs(sheet, mixedMs, track) ?? mixedMs + 30 * MINUTE_MS) - mixedMs,
       );
 
 /** When a mix that is made then is gone, at the worst. Infinity: it lasts. */
 export const mixGoneMs = (sheet: ProductSheet, track: readonly SurfaceStretch[], mixedMs: number): number =>
-  alongTrack(track, `gone ${sheet.sheetId}@${mixedMs}`, () => goneWorstMs(sheet, mixedMs, track) ?? mixedMs);
+  gone(track, sheet.sheetId, mixedMs, () => goneWorstMs(sheet, mixedMs, track) ?? mixedMs);

@@ -3,7 +3,7 @@ import { standingFacts } from '../facts/part.ts';
 import { seenSinceStripped } from '../facts/prep.ts';
 import { familiesOf } from '../products/catalogue/index.ts';
 import { stepChanged } from '../route/editing.ts';
-import { judgeRoute, type Reason } from '../route/judge.ts';
+import { judgeRoute } from '../route/judge.ts';
 import type { RouteStep } from '../route/route.ts';
 import { RULES } from '../route/rules/index.ts';
 import type { DerivedPart } from '../shop/part.ts';
@@ -23,21 +23,36 @@ function openSteps(part: DerivedPart, steps: readonly RouteStep[], familyId: str
   return steps.flatMap((s, i) => (s.familyId === familyId && s.coats > 0 && !isBegun(s.stepId) ? [i] : []));
 }
 
-/** What the rules have against these steps that they do not have against the route as it is. */
-function newRefusals(snapshot: Snapshot, part: DerivedPart, steps: readonly RouteStep[]): readonly Reason[] {
+type Against = Pick<KeptProduct, 'refusals' | 'asks'>;
+
+/** What the rules have against these steps that they do not have against the route as it is. A question nobody has answered is no pass. */
+function newlyAgainst(snapshot: Snapshot, part: DerivedPart, steps: readonly RouteStep[]): Against {
   const { shop } = snapshot;
-  const survey = newestSurvey(part)!;
-  const seen = seenSinceStripped(standingFacts(part.facts));
-  const judged = (of: readonly RouteStep[]): readonly Reason[] => {
-    const families = familiesOf([...shop.sheets.values()]);
-    const input = { survey, means: shop.workshop.means, steps: of, families, rules: RULES };
-    const { refusals, open } = judgeRoute({ ...input, ...(seen ? { seen } : {}) });
-    // A question that nobody has answered is no pass.
-    return [...refusals, ...open.map((q) => ({ ruleId: q.ruleId, data: {} }))];
+  const standing = standingFacts(part.facts);
+  const seen = seenSinceStripped(standing);
+  const input = {
+    survey: newestSurvey(part)!,
+    means: shop.workshop.means,
+    families: familiesOf([...shop.sheets.values()]),
+    rules: RULES,
+    ...(seen ? { seen } : {}),
   };
-  const before = new Set(judged(routeSetOf(standingFacts(part.facts))!.body.steps).map((r) => r.ruleId));
-  return judged(steps).filter((r) => !before.has(r.ruleId));
+  const was = judgeRoute({ ...input, steps: routeSetOf(standing)!.body.steps });
+  const is = judgeRoute({ ...input, steps });
+  const known = new Set([...was.refusals, ...was.open].map((r) => r.ruleId));
+  const isNew = (r: { readonly ruleId: string }): boolean => !known.has(r.ruleId);
+  return {
+    refusals: is.refusals.filter(isNew),
+    asks: [...new Set(is.open.filter(isNew).flatMap((q) => q.asks))],
+  };
 }
+
+interface Changed {
+  readonly part: DerivedPart;
+  readonly kept: KeptProduct | null;
+}
+/** A plan is lived through in nine cases of the air, and none changes what the rules say. */
+const judged = new WeakMap<DerivedPart, Map<string, Changed>>();
 
 /**
  * A part as it would be with another product in its coats to come; as it is where nothing of the one is to come; or why it keeps what it
@@ -46,15 +61,30 @@ function newRefusals(snapshot: Snapshot, part: DerivedPart, steps: readonly Rout
 export function withProduct(
   snapshot: Snapshot,
   part: DerivedPart,
+  product: NonNullable<PlanAsk['product']>,
+): Changed {
+  let known = judged.get(part);
+  if (!known) judged.set(part, (known = new Map<string, Changed>()));
+  const key = `${product.from}>${product.to}`;
+  let changed = known.get(key);
+  if (!changed) known.set(key, (changed = change(snapshot, part, product)));
+  return changed;
+}
+
+function change(
+  snapshot: Snapshot,
+  part: DerivedPart,
   { from, to }: NonNullable<PlanAsk['product']>,
-): { readonly part: DerivedPart; readonly kept: KeptProduct | null } {
+): Changed {
   const { shop } = snapshot;
   const standing = standingFacts(part.facts);
   const route = routeSetOf(standing)?.body.steps ?? null;
-  const isTyped = part.planned.some((c) => c.sheet.productId === from);
   const { partId, name } = part.row;
   const survey = newestSurvey(part);
-  if (!route || !survey) return { part, kept: isTyped ? { partId, name, refusals: [] } : null };
+  if (!route || !survey) {
+    const isAsked = part.planned.some((c) => c.sheet.productId === from);
+    return { part, kept: isAsked ? { partId, name, refusals: [], asks: [], isUnjudged: true } : null };
+  }
   const at = openSteps(part, route, from);
   if (at.length === 0) return { part, kept: null };
   const families = familiesOf([...shop.sheets.values()]);
@@ -63,8 +93,9 @@ export function withProduct(
     (done, i) => stepChanged(context, done, i, { familyId: to }),
     route,
   );
-  const refusals = newRefusals(snapshot, part, steps);
-  if (refusals.length > 0) return { part, kept: { partId, name, refusals } };
+  const against = newlyAgainst(snapshot, part, steps);
+  if (against.refusals.length + against.asks.length > 0)
+    return { part, kept: { partId, name, ...against, isUnjudged: false } };
   const rows = stepRows(partId, steps, shop.sheets);
   const planned = [...coatsBeforeRoute(standing, shop.sheets), ...plannedCoats(rows, shop.sheets)];
   return { part: { ...part, steps: rows, planned }, kept: null };

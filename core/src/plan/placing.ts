@@ -44,8 +44,6 @@ export interface Delays {
 /** Places one piece of work after another, each as early as what it follows, hands, air and things let it be. */
 export class Placing {
   readonly items: PlanItem[] = [];
-  /** As if bare metal and a key lasted for ever: to see when a coat could be laid at all. */
-  isLasting = false;
   private readonly on: Ground;
 
   constructor(on: Ground) {
@@ -102,8 +100,7 @@ export class Placing {
     if (op.kind === 'carry' && !this.carry(way, endMs)) return false;
     if (way.bareEndMs !== null && !op.bares && endMs > way.bareEndMs) return false;
     this.items.push({ opId: op.opId, spans, people, runId: null, binds });
-    if (op.kind === 'mend' && op.bares === null)
-      way.keyed = { fromMs: endMs, toMs: this.isLasting ? Infinity : keyEndMs(endMs) };
+    if (op.kind === 'mend' && op.bares === null) way.keyed = { fromMs: endMs, toMs: keyEndMs(endMs) };
     if (op.kind === 'preserve') way.bare = way.bareHereMs = way.bareEndMs = null;
     const waited = waitMs(op);
     way.ready = {
@@ -137,7 +134,6 @@ export class Placing {
   }
 
   bareEndMs({ bare, stand }: Way): number | null {
-    if (this.isLasting) return null;
     return bare && this.on.weather.bareEndMs(stand.surface, bare.sinceMs, bare.limit);
   }
 

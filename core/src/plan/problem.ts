@@ -2,6 +2,7 @@ import type { Span } from '../base/time.ts';
 import type { BareLimit } from '../cure/bare.ts';
 import type { StageTest } from '../cure/clock.ts';
 import type { Substrate } from '../part/substrate.ts';
+import type { Survey } from '../part/survey.ts';
 import type { SurfaceStretch } from '../part/thermal/track.ts';
 import type { ProductSheet, Stage } from '../products/sheet.ts';
 import type { Tool } from '../products/traits.ts';
@@ -191,8 +192,11 @@ export interface PlanPart {
 export interface KeptProduct {
   readonly partId: string;
   readonly name: string;
-  /** Empty: it was never surveyed, or its route was typed, and nothing can be judged. */
   readonly refusals: readonly Reason[];
+  /** Answers nobody has given: unknown never passes. */
+  readonly asks: readonly (keyof Survey)[];
+  /** It was never surveyed, or its route was typed: nothing can judge it. */
+  readonly isUnjudged: boolean;
 }
 
 /** Why a part, or what comes after a step, is not planned: what would let it in is said beside. */

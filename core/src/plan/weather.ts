@@ -121,7 +121,7 @@ export class PlanWeather {
   /** Whether a coat of this sheet may go on over a span and dry to its end. Unknown is never a pass. */
   verdict(surface: PlanSurface, sheet: ProductSheet, fromMs: number, toMs: number): AirVerdict {
     const known = this.verdicts(surface.track, sheet);
-    // Until a minute that no other start shares, or worked out anew: a coat that begins then is always as long.
+    // Coats of one sheet that begin together mostly end together; one that does not is judged anew.
     const there = known.get(fromMs);
     if (there?.toMs === toMs) return there.verdict;
     const verdict = this.judge(surface, sheet, fromMs, toMs);

@@ -14,7 +14,7 @@ import { isAllowed, judgeRoute } from './judge.ts';
 import { METHODS, type RouteStep } from './route.ts';
 import { RULES } from './rules/index.ts';
 import { QUALITIES } from './score.ts';
-import type { ActId } from './surface/acts.ts';
+import type { ActId } from './surface/act.ts';
 import { systemsOf } from './systems.ts';
 import { faultsOf } from './test/checker.ts';
 import { FAMILIES, PLAIN } from './test/given.ts';

@@ -16,7 +16,7 @@ import type { RouteStep, StepGate } from './route.ts';
 import type { Remedy, Rule } from './rule.ts';
 import { RULES } from './rules/index.ts';
 import { figuresOf, type Figures, type Pace, type Score, type Weights } from './score.ts';
-import type { Way } from './surface/acts.ts';
+import type { Way } from './surface/act.ts';
 import { viewOf } from './view.ts';
 
 export interface AdvisedRoute {

@@ -17,7 +17,8 @@ import {
   washHours,
 } from './hours.ts';
 import { type Method, type RouteStep, type StepGate } from './route.ts';
-import { actOf, type ActId } from './surface/acts.ts';
+import type { ActId } from './surface/act.ts';
+import { actOf } from './surface/acts.ts';
 import { standsOn } from './surface/asks.ts';
 import { OFF, TRACES } from './surface/matter.ts';
 import { degreasingsAfter, mayWarmOut, wantsAbrading } from './surface/search.ts';

@@ -1,7 +1,7 @@
 import type { Facility, ShopMeans } from '../part/shopMeans.ts';
 import type { Survey } from '../part/survey.ts';
 import { MOST_LIFT_KG } from '../work/minutes.ts';
-import type { Act, Way } from './surface/acts.ts';
+import type { Act, Way } from './surface/act.ts';
 
 /** What one person lifts into a bath, kg. */
 export const MOST_BATH_KG = MOST_LIFT_KG;

@@ -14,7 +14,7 @@ import {
   washHours,
 } from './hours.ts';
 import type { Method, RouteStep, StepKind } from './route.ts';
-import { ACTS } from './surface/acts.ts';
+import { ACTS } from './surface/actsTable.ts';
 import { coatKindOf } from './systems.ts';
 
 /** A step as a hand takes it from the box: its kind and what exactly. */

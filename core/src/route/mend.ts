@@ -2,7 +2,9 @@ import { placeOfAct } from './facilities.ts';
 import { hand, handStep } from './handSteps.ts';
 import { judgeRoute, type JudgeInput, type Reason } from './judge.ts';
 import { COAT_KINDS_OF_STEP, type RouteStep, type StepKind } from './route.ts';
-import { ACTS, shareOf, type Act } from './surface/acts.ts';
+import type { Act } from './surface/act.ts';
+import { ACTS } from './surface/actsTable.ts';
+import { shareOf } from './surface/acts.ts';
 import { CLEANLINESS, type Cleanliness } from './surface/cleanliness.ts';
 import type { Matter } from './surface/matter.ts';
 

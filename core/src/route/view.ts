@@ -11,7 +11,8 @@ import {
   type RouteStep,
   type WindowPolicy,
 } from './route.ts';
-import { ACTS, actOf, standsBefore } from './surface/acts.ts';
+import { actOf, standsBefore } from './surface/acts.ts';
+import { ACTS } from './surface/actsTable.ts';
 import type { Matter } from './surface/matter.ts';
 import type { Seen } from './surface/seen.ts';
 import { surfacesThrough } from './surface/walk.ts';

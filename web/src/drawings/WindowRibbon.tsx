@@ -150,7 +150,11 @@ function Pennant({
     atMs > axis.toMs
       ? `M${axis.widthPx - 9} ${heightPx / 2 - 5}l8 5l-8 5z`
       : `M${x} ${heightPx}V1l9 3.5l-9 3.5`;
-  return <path d={d} fill="var(--mark)" stroke="var(--mark)" strokeWidth="1.2" strokeLinejoin="round" />;
+  return (
+    <path d={d} fill="var(--mark)" stroke="var(--mark)" strokeWidth="1.2" strokeLinejoin="round">
+      <title>{atMs > axis.toMs ? 'Planned later than is shown here' : 'Planned for then'}</title>
+    </path>
+  );
 }
 
 /** The word stands on a plate of its own, so that no texture makes it hard to read. */

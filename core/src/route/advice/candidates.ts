@@ -14,7 +14,8 @@ import {
   type Score,
   type Takes,
 } from '../score.ts';
-import { ACTS, type Act, type ActId, type Way } from '../surface/acts.ts';
+import type { Act, ActId, Way } from '../surface/act.ts';
+import { ACTS } from '../surface/actsTable.ts';
 import { sequencesFor } from '../surface/search.ts';
 import { layersOf, systemsOf, type System } from '../systems.ts';
 import { viewOf, viewOver, type CoatView, type RouteView } from '../view.ts';

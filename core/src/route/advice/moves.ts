@@ -1,5 +1,5 @@
 import type { Advice, AdvisedRoute } from '../advise.ts';
-import { WAYS, type Way } from '../surface/acts.ts';
+import { WAYS, type Way } from '../surface/act.ts';
 
 /** What one answer did to an advice. */
 export interface Moves {

@@ -3,7 +3,7 @@ import { UNKNOWN_AREA_M2 } from '../../work/area.ts';
 import { firstHindrance, judge } from '../judge.ts';
 import { isFerrous, metalOf } from '../../products/traits.ts';
 import { gripOf, takesOf, type Takes } from '../score.ts';
-import type { ActId } from '../surface/acts.ts';
+import type { ActId } from '../surface/act.ts';
 import type { Sequence } from '../surface/search.ts';
 import { viewOf, type RouteView } from '../view.ts';
 import type { ZoneInput } from './ruleSets.ts';

@@ -1,6 +1,6 @@
 import type { Survey } from '../../part/survey.ts';
 import type { Family } from '../../products/catalogue/index.ts';
-import type { Way } from '../surface/acts.ts';
+import type { Way } from '../surface/act.ts';
 import { askOf, meets, unmetBy, type SurfaceAsk } from '../surface/asks.ts';
 import { endOf, type Sequence } from '../surface/search.ts';
 import type { Surface } from '../surface/state.ts';

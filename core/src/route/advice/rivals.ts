@@ -1,6 +1,6 @@
 import type { Score, Figures, Quality, Weights } from '../score.ts';
 import { QUALITIES } from '../score.ts';
-import type { Way } from '../surface/acts.ts';
+import type { Way } from '../surface/act.ts';
 
 export const BESTS = [
   'lasts-longest',

@@ -6,7 +6,7 @@ import { answersFor, expertFor, type NotPaint } from '../answers.ts';
 import { firstHindrance, rulesFor } from '../judge.ts';
 import type { RouteStep, StepGate } from '../route.ts';
 import { figuresOf, weightsFor, type Figures, type Quality, type Score } from '../score.ts';
-import type { ActId, Way } from '../surface/acts.ts';
+import type { ActId, Way } from '../surface/act.ts';
 import { OFF } from '../surface/matter.ts';
 import { standsOn } from '../surface/asks.ts';
 import { settled, viewOf, viewOver } from '../view.ts';

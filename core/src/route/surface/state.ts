@@ -1,6 +1,7 @@
 import { recent } from '../../base/recent.ts';
 import type { Survey } from '../../part/survey.ts';
-import { shareOf, type Act } from './acts.ts';
+import type { Act } from './act.ts';
+import { shareOf } from './acts.ts';
 import { CLEANLINESS } from './cleanliness.ts';
 import { indexOfMatter, MATTERS, PRESENT, type Amounts, type Matter } from './matter.ts';
 

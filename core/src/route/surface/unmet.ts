@@ -1,6 +1,7 @@
 import { placeOfAct } from '../facilities.ts';
 import { firstCoat, type CoatView, type RouteView } from '../view.ts';
-import { actsThatTake, type Act } from './acts.ts';
+import type { Act } from './act.ts';
+import { actsThatTake } from './acts.ts';
 import { askOf, unmetBy, type SurfaceAsk, type Unmet } from './asks.ts';
 import type { Matter } from './matter.ts';
 import type { Category, Survey } from '../../part/survey.ts';

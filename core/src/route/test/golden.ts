@@ -1,6 +1,6 @@
 import { FULL_SHOP, type ShopMeans } from '../../part/shopMeans.ts';
 import type { Survey } from '../../part/survey.ts';
-import type { ActId, Way } from '../surface/acts.ts';
+import type { ActId, Way } from '../surface/act.ts';
 
 /** What a decision must say. Families and methods by id; a refusal by the rule that must be among its reasons. */
 export interface Golden {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
+import { DateTime } from 'luxon';
 import { readFileSync } from 'node:fs';
 import type { ShopFile } from '@calvetta/contract';
 import { airAt, recordAt } from '../../../../demo/alive.ts';
@@ -19,14 +20,21 @@ describe('months of hours', () => {
     const nowMs = Date.parse(file.asOf);
     const record = recordAt(file, nowMs);
     const { months } = hoursView(deriveShop(shopStateOf(record), airAt(file, nowMs), nowMs));
-    for (const m of months) {
-      const kinds = Object.values(m.byOp).reduce((s, x) => s + x, 0);
-      expect(m.hours).toBeCloseTo(kinds, 9);
+    // By the calendar of another library, from the entries alone.
+    const logged = new Map<string, number>();
+    for (const f of record.facts) {
+      if (f.kind !== 'worked') continue;
+      const month = DateTime.fromMillis(f.happenedAtMs, { zone: record.workshop.zone }).toFormat('yyyy-MM');
+      const key = `${month} ${f.body.on}`;
+      logged.set(key, (logged.get(key) ?? 0) + f.body.minutes / 60);
     }
-    const logged = record.facts.flatMap((f) => (f.kind === 'worked' ? [f.body.minutes / 60] : []));
-    expect(months.reduce((s, m) => s + m.hours, 0)).toBeCloseTo(
-      logged.reduce((s, x) => s + x, 0),
-      6,
+    const said = months.flatMap((m) =>
+      Object.entries(m.byOp).flatMap(([on, hours]) =>
+        hours > 0 ? [[`${m.month} ${on}`, Number(hours.toFixed(6))] as const] : [],
+      ),
     );
+    expect(new Map(said)).toEqual(new Map([...logged].map(([k, v]) => [k, Number(v.toFixed(6))])));
+    const all = [...logged.values()].reduce((sum, x) => sum + x, 0);
+    expect(months.reduce((sum, m) => sum + m.hours, 0)).toBeCloseTo(all, 6);
   });
 });

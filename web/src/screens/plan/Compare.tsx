@@ -1,5 +1,6 @@
 import type { PlanView } from '@calvetta/core';
-import { reasonWords } from '@calvetta/contract/words';
+import { Link } from 'react-router';
+import { reasonWords, SURVEY_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
 import { dayAndTime } from '../../ui/time.ts';
 
@@ -96,10 +97,14 @@ function SureRows({ sure, view }: { readonly sure: Sure; readonly view: PlanView
         </th>
       </tr>
     );
-  const p80 = (ms: number | null): string => (ms === null ? 'not within this plan' : dayWords(ms, view));
+  const when = (m: Sure['now']['machines'][number] | undefined): string =>
+    [
+      m?.p80Ms == null ? 'not within this plan' : dayWords(m.p80Ms, view),
+      ...(m?.inTime == null ? [] : [`in time ${Math.round(m.inTime * 100)} of 100`]),
+    ].join(', ');
   return sure.now.machines.map((m) => {
     const was = sure.before.machines.find((x) => x.machineId === m.machineId);
-    const [a, b] = [p80(was?.p80Ms ?? null), p80(m.p80Ms)];
+    const [a, b] = [when(was), when(m)];
     return (
       <tr key={m.machineId} className="border-t border-line/60">
         <th scope="row" className="py-0.5 font-normal">
@@ -110,6 +115,13 @@ function SureRows({ sure, view }: { readonly sure: Sure; readonly view: PlanView
       </tr>
     );
   });
+}
+
+/** Why a part keeps its product, and what would let the other on. */
+function keptWhy({ refusals: [first], asks, isUnjudged }: PlanView['kept'][number]): string {
+  if (isUnjudged) return 'never surveyed here, so nothing judges it. Survey it, and it is.';
+  if (first) return reasonWords(first);
+  return `not known: ${asks.map((f) => SURVEY_WORDS[f].toLowerCase()).join(', ')}. Answer it in its survey.`;
 }
 
 /** Parts that another product does not suit, each with what the rules say. */
@@ -123,8 +135,13 @@ function Kept({ view }: { readonly view: PlanView }) {
       <ul className="list-disc pl-5">
         {view.kept.map((k) => (
           <li key={k.partId}>
-            {k.name}:{' '}
-            {k.refusals[0] ? reasonWords(k.refusals[0]) : 'never surveyed here, so nothing judges it.'}
+            <Link
+              className="underline underline-offset-2"
+              to={`/parts/${encodeURIComponent(k.partId)}/route`}
+            >
+              {k.name}
+            </Link>
+            : {keptWhy(k)}
           </li>
         ))}
       </ul>
