@@ -1,6 +1,5 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
-import sharp from 'sharp';
 import { open, rowOf, startStage, stateBecomes, type Stage } from './browser.ts';
 
 let stage: Stage;
@@ -304,66 +303,6 @@ describe('the server away', () => {
   });
 });
 
-describe('by keyboard only', () => {
-  it('j and k walk every list, and the act keys are of the row they stand on', async () => {
-    const page = await stage.desk();
-    const focused = () =>
-      page.evaluate(() => document.activeElement?.closest<HTMLElement>('[data-row]')?.dataset['row'] ?? null);
-    for (const path of ['/', '/machines', '/inspect', '/ledger', '/aftercare', '/shelf']) {
-      await open(stage, page, path);
-      await page.locator('main [data-row]').first().waitFor();
-      await page.keyboard.press('j');
-      const first = await page.evaluate(() => document.activeElement?.closest('[data-row]')?.textContent);
-      await page.keyboard.press('j');
-      await page.keyboard.press('k');
-      const again = await page.evaluate(() => document.activeElement?.closest('[data-row]')?.textContent);
-      expect([path, again]).toEqual([path, first]);
-      expect([path, (await focused()) === null]).toEqual([path, false]);
-    }
-    await open(stage, page, '/machines/quarry');
-    await page.locator('main [data-row]').nth(1).waitFor();
-    await page.keyboard.press('j');
-    await page.keyboard.press('j');
-    const partId = (await focused())!;
-    await page.keyboard.press('w');
-    await dialog(page).getByRole('heading', { name: 'Why?' }).waitFor();
-    expect(partId).toMatch(/\./);
-    await page.keyboard.press('Escape');
-    await dialog(page).waitFor({ state: 'detached' });
-    await page.keyboard.press('l');
-    await dialog(page).getByLabel('What was done').waitFor();
-    await page.keyboard.press('Escape');
-  });
-  it('next part, log a coat, go to places, ask for the keys', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/?show=now');
-    await page.locator('[data-part]').first().waitFor();
-    await page.keyboard.press('j');
-    const partId = await page.evaluate(
-      () => (document.activeElement as HTMLElement | null)?.dataset['part'] ?? '',
-    );
-    expect(partId).not.toBe('');
-    await page.keyboard.press('c');
-    await dialog(page).getByRole('button', { name: 'Coated: log it' }).waitFor();
-    await page.keyboard.press('Escape');
-    await dialog(page).waitFor({ state: 'detached' });
-    await page.keyboard.press('w');
-    await dialog(page).getByRole('heading', { name: 'Why?' }).waitFor();
-    await page.keyboard.press('Escape');
-    await dialog(page).waitFor({ state: 'detached' });
-    await page.keyboard.press('g');
-    await page.keyboard.press('a');
-    await page.getByRole('heading', { name: 'Air', exact: true }).waitFor();
-    expect(new URL(page.url()).pathname).toMatch(/^\/air/);
-    await page.keyboard.press('/');
-    await dialog(page).getByRole('combobox').or(dialog(page).getByRole('textbox')).first().fill('smokebox');
-    await page.keyboard.press('Enter');
-    await page.getByRole('heading', { name: 'Smokebox door' }).waitFor();
-    await page.keyboard.press('?');
-    await dialog(page).getByText('log a coat on the part').waitFor();
-  });
-});
-
 describe('a reading by hand', () => {
   it('62 typed while in °C is asked, not guessed; 62 F is converted and said', async () => {
     const page = await stage.desk();
@@ -419,47 +358,5 @@ describe('units and theme', () => {
     await open(stage, page, '/parts/quarry.main-frame-left');
     expect(await page.locator('main').innerText()).toMatch(/°F[\s\S]*mil|mil[\s\S]*°F/);
     expect(await page.evaluate(() => document.documentElement.dataset['theme'])).toBe('dark');
-  });
-  it('a part at the blaster’s is away: the Bench says where and until when, a coat asks for a reason, and it comes back by a touch', async () => {
-    const page = await stage.desk();
-    const partId = 'saltern.float-port';
-    await open(stage, page, `/parts/${partId}`);
-    await page.getByRole('button', { name: 'Log…' }).click();
-    await dialog(page).getByLabel('What was done').selectOption({ label: 'Sent away' });
-    await dialog(page).getByRole('button', { name: 'Log that it left' }).click();
-    // Nobody said to whom: nothing is stored.
-    await dialog(page).getByLabel('To whom').fill('Quay Blasting');
-    await dialog(page).getByLabel('Promised back by').fill('2026-03-20');
-    await dialog(page).getByRole('button', { name: 'Log that it left' }).click();
-    await page.getByText('at Quay Blasting · back by 20 Mar 2026').waitFor();
-    await page.getByText('not known where it is').waitFor();
-    await open(stage, page, '/?show=drying');
-    expect(await rowOf(page, partId).textContent()).toContain('away');
-    await rowOf(page, partId).getByRole('button', { name: 'It is back' }).click();
-    await dialog(page).getByRole('button', { name: 'It is back' }).click();
-    await rowOf(page, partId).waitFor({ state: 'detached' });
-    expect((await rows()).some((r) => r.partId === partId)).toBe(false);
-  });
-  it('a sheet typed from the tin keeps a picture of what it was typed from', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/reference');
-    await page.getByRole('button', { name: 'Type a sheet from the tin' }).click();
-    await dialog(page).getByLabel('Name on the tin').fill('Estuary primer 20');
-    await dialog(page).getByLabel('Next coat not before').fill('16 h @ 10 C');
-    await dialog(page).getByLabel('Next coat not after').fill('7 days @ 20 C');
-    const picture = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#ddd' } })
-      .png()
-      .toBuffer();
-    await dialog(page)
-      .getByLabel('A picture of the data sheet')
-      .setInputFiles({ name: 'sheet.png', mimeType: 'image/png', buffer: picture });
-    await dialog(page).getByRole('button', { name: 'We have this' }).click();
-    await dialog(page).waitFor({ state: 'detached' });
-    const link = page
-      .getByRole('row', { name: /Estuary primer 20/ })
-      .getByRole('link', { name: 'the data sheet, as it was pictured' });
-    const href = (await link.getAttribute('href'))!;
-    const shown = await page.request.get(new URL(href, page.url()).href);
-    expect([shown.status(), shown.headers()['content-type']]).toEqual([200, 'image/jpeg']);
   });
 });

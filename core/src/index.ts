@@ -110,7 +110,7 @@ export {
   meansFor,
 } from './part/shopMeans.ts';
 export { usualSizes, type UsualSize } from './shop/usualSize.ts';
-export { patternOf, type PatternPart } from './shop/pattern.ts';
+export { patternOf, takenOver, type PatternPart } from './shop/pattern.ts';
 export { metalOf } from './part/metalWords.ts';
 export { EXPOSURES, type Exposure } from './part/thermal/lag.ts';
 export type { SurfaceSource, SurfaceStretch, OwnReading } from './part/thermal/track.ts';

@@ -28,3 +28,17 @@ export function patternOf(record: ShopRecord, assemblyId: string): readonly Patt
       };
     });
 }
+
+type Sized = Pick<PartRow, 'substrate' | 'massKg' | 'areaM2' | 'thicknessMm'>;
+
+/**
+ * What was found of a part and chosen for it, for another that is made like it: with the other's own size, and only of the same metal. Null:
+ * nothing holds. It was found on the first: nobody has looked at the other.
+ */
+export function takenOver(
+  { row, survey, route }: PatternPart,
+  { substrate, massKg, areaM2, thicknessMm }: Sized,
+): { readonly survey: Survey; readonly route: PatternPart['route'] } | null {
+  if (!survey || row.substrate !== substrate) return null;
+  return { survey: { ...survey, massKg, areaM2: areaM2 ?? survey.areaM2, thicknessMm }, route };
+}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { patternOf, type FactBodies, type FactKind, type PatternPart } from '@calvetta/core';
+import { patternOf, takenOver, type FactBodies, type FactKind, type PatternPart } from '@calvetta/core';
 import { getSource } from '../api/client.ts';
 import { useMachines, usePlaces } from '../api/queries.ts';
 import { SelectField } from '../forms/fields.tsx';
@@ -16,8 +16,8 @@ interface Entries {
 }
 
 /**
- * What is recorded of new parts besides that they are there: what of their size is a guess, where they stand, and what was found and chosen for those they are made
- * like, with their own size. Of another metal nothing of that holds.
+ * What is recorded of new parts besides that they are there: what of them nobody measured or looked at, where they stand, and what was found
+ * and chosen for those they are made like.
  */
 export function entriesOf(
   { parts, placed, guessed }: Pick<ReturnType<typeof newOnes>, 'parts' | 'placed' | 'guessed'>,
@@ -25,19 +25,21 @@ export function entriesOf(
 ): readonly Entries[] {
   const made = parts.flatMap((part) => {
     const of = like.get(keyOf('', part.name));
-    return of?.survey && of.row.substrate === part.substrate ? [{ part, of, survey: of.survey }] : [];
+    const taken = of && takenOver(of, part);
+    return taken ? [{ part, from: of.row.name, ...taken }] : [];
   });
-  const routed = made.flatMap(({ part, of }) => (of.route ? [{ part, route: of.route }] : []));
+  const routed = made.flatMap(({ part, route }) => (route ? [{ part, route }] : []));
+  const said = [
+    ...guessed.map((g) => ({ part: g, text: `Not measured: ${g.words}.` })),
+    ...made.map(({ part, from }) => ({
+      part,
+      text: `Its survey is that of “${from}”: nobody has looked at this one yet.`,
+    })),
+  ];
   const all: readonly Entries[] = [
-    { kind: 'noted', parts: guessed, bodies: guessed.map((g) => ({ text: `Not measured: ${g.words}.` })) },
+    { kind: 'noted', parts: said.map((n) => n.part), bodies: said.map(({ text }) => ({ text })) },
     { kind: 'moved', parts: placed, bodies: placed.map(({ placeId }) => ({ placeId })) },
-    {
-      kind: 'surveyed',
-      parts: made.map((m) => m.part),
-      bodies: made.map(({ part: { massKg, areaM2, thicknessMm }, survey }) => ({
-        survey: { ...survey, massKg, areaM2: areaM2 ?? survey.areaM2, thicknessMm },
-      })),
-    },
+    { kind: 'surveyed', parts: made.map((m) => m.part), bodies: made.map(({ survey }) => ({ survey })) },
     { kind: 'route-set', parts: routed.map((r) => r.part), bodies: routed.map((r) => r.route) },
   ];
   return all.filter((e) => e.parts.length > 0);
@@ -54,6 +56,7 @@ export function LikeAssembly({ onLike }: Props) {
   const places = usePlaces();
   const [chosen, setChosen] = useState('');
   const [isAway, setAway] = useState(false);
+  const [isTaken, setTaken] = useState(false);
   const options = machines.flatMap((m) =>
     m.assemblies
       .filter((a) => a.parts.length > 0)
@@ -64,8 +67,9 @@ export function LikeAssembly({ onLike }: Props) {
       })),
   );
   if (options.length === 0) return null;
-  const take = (assemblyId: string): void => {
+  const take = (assemblyId: string, withSurveys: boolean): void => {
     setChosen(assemblyId);
+    setTaken(withSurveys);
     const name = options.find((o) => o.value === assemblyId)?.name;
     if (name === undefined) return;
     getSource()
@@ -74,19 +78,28 @@ export function LikeAssembly({ onLike }: Props) {
         setAway(false);
         onLike(
           listLike(pattern, name, places),
-          new Map(pattern.map((p) => [keyOf('', p.row.name), p] as const)),
+          withSurveys ? new Map(pattern.map((p) => [keyOf('', p.row.name), p] as const)) : NO_LIKE,
         );
       })
       .catch(() => setAway(true));
   };
   return (
-    <SelectField
-      label="Like an assembly that is here"
-      hint="its parts come into the list below, to be changed there; what was found and chosen for them comes with them"
-      problem={isAway ? 'Calvetta does not answer: the parts of that assembly cannot be had now.' : null}
-      value={chosen}
-      options={[{ value: '', text: 'no: typed or pasted' }, ...options]}
-      onChange={take}
-    />
+    <>
+      <SelectField
+        label="Like an assembly that is here"
+        hint="its parts come into the list below, to be changed there"
+        problem={isAway ? 'Calvetta does not answer: the parts of that assembly cannot be had now.' : null}
+        value={chosen}
+        options={[{ value: '', text: 'no: typed or pasted' }, ...options]}
+        onChange={(id) => take(id, isTaken)}
+      />
+      {chosen === '' ? null : (
+        <label className="flex min-h-8 items-center gap-2 text-[14px] pointer-coarse:min-h-11">
+          <input type="checkbox" checked={isTaken} onChange={(e) => take(chosen, e.target.checked)} />
+          with what was found on them and the routes chosen: only where these are as rusty, as oily and
+          painted alike. Each is marked as not looked at.
+        </label>
+      )}
+    </>
   );
 }

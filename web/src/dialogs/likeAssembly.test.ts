@@ -42,8 +42,13 @@ describe('an assembly made like one that is here', () => {
     );
     const fresh = newOnes(changed, [], (i) => `new.${i}`);
     const entries = entriesOf(fresh, like);
-    expect(entries.map((e) => e.kind)).toEqual(['moved', 'surveyed', 'route-set']);
-    const [moved, surveyed, routed] = entries;
+    expect(entries.map((e) => e.kind)).toEqual(['noted', 'moved', 'surveyed', 'route-set']);
+    const [looked, moved, surveyed, routed] = entries;
+    // What was found on one was not found on the other, and the record says so.
+    expect(looked!.parts).toEqual(surveyed!.parts);
+    expect(looked!.bodies[0]).toEqual({
+      text: `Its survey is that of “${pattern[0]!.row.name}”: nobody has looked at this one yet.`,
+    });
     const guessed = { ...changed[0]!, usual: { kind: 'bracket', of: ['massKg'], parts: 9 } as const };
     const noted = entriesOf(
       newOnes([guessed], [], () => 'new.9'),

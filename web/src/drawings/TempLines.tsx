@@ -1,7 +1,9 @@
 import { useId, useState } from 'react';
-import { DEW_MARGIN_K } from '@calvetta/core';
+import { TZDate } from '@date-fns/tz';
+import { format } from 'date-fns';
+import { DEW_MARGIN_K, fFromC, showTemperature, type UnitPreference } from '@calvetta/core';
 import { xOf, type TimeAxis } from './axis.ts';
-import { nearest, pathsOf, scaleOf, type Dash, type TempPoint } from './tempScale.ts';
+import { nearest, pathsOf, piecesOf, scaleOf, type Dash, type TempPoint } from './tempScale.ts';
 
 interface TempLine {
   readonly name: string;
@@ -22,11 +24,8 @@ interface Props {
   readonly dew: readonly TempPoint[];
   readonly marks: readonly { readonly atMs: number; readonly text: string }[];
   readonly label: string;
-  /** A temperature as the reader has it, with its unit. */
-  readonly temp: (c: number) => string;
-  /** The same as a bare figure on the scale. */
-  readonly shown: (c: number) => number;
-  readonly time: (ms: number) => string;
+  readonly units: UnitPreference;
+  readonly zone: string;
 }
 
 const DASHES: Readonly<Record<Dash, string | undefined>> = {
@@ -41,7 +40,10 @@ const FONT = { fontFamily: 'var(--font-figure)', fontSize: 12.5 } as const;
  * Temperatures along time, drawn as the ribbons above them are and on their axis: what was measured whole, what is forecast dashed, what is
  * assumed dotted; the dew point with the margin that keeps paint off. Under a pointer, and by arrow keys, it says each at that moment.
  */
-export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, temp, shown, time }: Props) {
+export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, units, zone }: Props) {
+  const temp = (c: number): string => showTemperature(c, units, 1).text;
+  const shown = (c: number): number => (units.temperature === 'F' ? fFromC(c) : c);
+  const time = (ms: number): string => format(new TZDate(ms, zone), 'EEE d MMM HH:mm');
   const plotId = useId();
   const [atMs, setAtMs] = useState<number | null>(null);
   const keepOut = dew.map((p) => ({ ...p, c: p.c + DEW_MARGIN_K }));
@@ -74,26 +76,19 @@ export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, t
           if (e.key === 'ArrowLeft') move(-1_800_000);
         }}
       >
-        {scale.ticks.map((t) => (
-          <g key={t.shown}>
-            <path d={`M${scalePx} ${y(t.c)}H${width}`} stroke="var(--line)" />
-            <text x={scalePx - 6} y={y(t.c) + 4} textAnchor="end" fill="var(--quiet)" {...FONT}>
-              {t.shown}°
-            </text>
-          </g>
-        ))}
+        <Ticks ticks={scale.ticks} y={y} scalePx={scalePx} widthPx={width} />
         <g transform={`translate(${scalePx} 0)`}>
           <clipPath id={plotId}>
             <rect width={axis.widthPx} height={heightPx} />
           </clipPath>
           <g clipPath={`url(#${plotId})`}>
-            {bandOf(dew, keepOut, x, y).map((d) => (
+            {bandOf(dew, x, y).map((d) => (
               <path key={d} d={d} fill="var(--s-shut)" fillOpacity={0.2} />
             ))}
-            {[...all]
-              .reverse()
-              .flatMap((l) =>
-                pathsOf(l.points, x, y).map(({ d, dash }) => (
+            {[...all].reverse().flatMap((l) =>
+              piecesOf(l.points)
+                .flatMap((piece) => pathsOf(piece, x, y))
+                .map(({ d, dash }) => (
                   <path
                     key={`${l.name}${d.slice(0, 24)}`}
                     d={d}
@@ -103,7 +98,7 @@ export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, t
                     strokeDasharray={DASHES[dash]}
                   />
                 )),
-              )}
+            )}
             <Marks marks={marks} x={x} widthPx={axis.widthPx} heightPx={heightPx} />
             {atMs === null ? null : (
               <path d={`M${x(atMs)} ${TOP}V${heightPx - TOP}`} stroke="var(--ink)" strokeOpacity={0.4} />
@@ -121,6 +116,24 @@ export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, t
     </figure>
   );
 }
+
+interface TicksProps {
+  readonly ticks: ReturnType<typeof scaleOf>['ticks'];
+  readonly y: (c: number) => number;
+  readonly scalePx: number;
+  readonly widthPx: number;
+}
+
+/** Whole steps of the reader's degrees, ruled across the plot. */
+const Ticks = ({ ticks, y, scalePx, widthPx }: TicksProps) =>
+  ticks.map((t) => (
+    <g key={t.shown}>
+      <path d={`M${scalePx} ${y(t.c)}H${widthPx}`} stroke="var(--line)" />
+      <text x={scalePx - 6} y={y(t.c) + 4} textAnchor="end" fill="var(--quiet)" {...FONT}>
+        {t.shown}°
+      </text>
+    </g>
+  ));
 
 function Legend({ lines }: { readonly lines: readonly TempLine[] }) {
   return (
@@ -157,17 +170,15 @@ function saidAt(
   return there.length === 0 ? '' : `${time(atMs)}: ${there.join(' · ')}`;
 }
 
-/** The keep-out above the dew point, piece by piece where the dew point is known. */
-function bandOf(
-  low: readonly TempPoint[],
-  high: readonly TempPoint[],
-  x: (ms: number) => number,
-  y: (c: number) => number,
-): string[] {
-  if (low.length < 2) return [];
-  const up = low.map((p) => `${x(p.atMs).toFixed(1)} ${y(p.c).toFixed(1)}`);
-  const back = [...high].reverse().map((p) => `${x(p.atMs).toFixed(1)} ${y(p.c).toFixed(1)}`);
-  return [`M${up.join('L')}L${back.join('L')}Z`];
+/** The keep-out above the dew point, wherever that is known. */
+function bandOf(dew: readonly TempPoint[], x: (ms: number) => number, y: (c: number) => number): string[] {
+  return piecesOf(dew)
+    .filter((p) => p.length > 1)
+    .map((piece) => {
+      const edge = (list: readonly TempPoint[], above: number): string =>
+        list.map((p) => `${x(p.atMs).toFixed(1)} ${y(p.c + above).toFixed(1)}`).join('L');
+      return `M${edge(piece, 0)}L${edge([...piece].reverse(), DEW_MARGIN_K)}Z`;
+    });
 }
 
 interface MarksProps {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { nearest, pathsOf, scaleOf, type TempPoint } from './tempScale.ts';
+import { nearest, pathsOf, piecesOf, scaleOf, type TempPoint } from './tempScale.ts';
 
 const at = (atMs: number, c: number, dash: TempPoint['dash'] = 'known'): TempPoint => ({ atMs, c, dash });
 const WHOLE = { fromMs: 0, toMs: 10 };
@@ -32,6 +32,14 @@ describe('a line along time', () => {
       { d: 'M0.0 1.0L1.0 2.0', dash: 'known' },
       { d: 'M1.0 2.0L2.0 3.0L3.0 4.0', dash: 'forecast' },
     ]);
+  });
+  it('is parted where the record has a hole of more than three hours: nothing is drawn that nobody measured', () => {
+    const hour = 3_600_000;
+    const times = (list: readonly number[]) =>
+      piecesOf(list.map((h) => at(h * hour, 5))).map((p) => p.length);
+    expect(times([0, 1, 2, 6, 7])).toEqual([3, 2]);
+    expect(times([0, 3, 6])).toEqual([3]);
+    expect(times([])).toEqual([]);
   });
   it('under a pointer it is the point next to it, and nothing where the record has a hole', () => {
     const points = [at(0, 1), at(600_000, 2)];

@@ -44,7 +44,23 @@ export function scaleOf(
   };
 }
 
-/** A line as paths, a new one wherever it becomes more or less sure: the joint belongs to both. */
+/** Between points farther apart than this nothing is known: no line joins them. */
+const HOLE_MS = 3 * 3_600_000;
+
+/** A line in pieces, parted where the record has a hole. */
+export function piecesOf<P extends { readonly atMs: number }>(
+  points: readonly P[],
+): readonly (readonly P[])[] {
+  const out: P[][] = [];
+  for (const p of points) {
+    const open = out[out.length - 1];
+    if (open && p.atMs - open[open.length - 1]!.atMs <= HOLE_MS) open.push(p);
+    else out.push([p]);
+  }
+  return out;
+}
+
+/** A piece of a line as paths, a new one wherever it becomes more or less sure: the joint belongs to both. */
 export function pathsOf(
   points: readonly TempPoint[],
   x: (ms: number) => number,

@@ -1,12 +1,9 @@
-import { fFromC } from '@calvetta/core';
 import type { PlaceAirResponse } from '@calvetta/contract';
 import { AxisHead } from '../../drawings/AxisHead.tsx';
 import { clampX, type TimeAxis } from '../../drawings/axis.ts';
 import { TempLines } from '../../drawings/TempLines.tsx';
 import type { Dash } from '../../drawings/tempScale.ts';
 import { usePrefs } from '../../state/prefs.ts';
-import { dayAndTime } from '../../ui/time.ts';
-import { useUnits } from '../../ui/useUnits.ts';
 import { useWidth } from '../../ui/useWidth.ts';
 
 const SCALE_PX = 46;
@@ -14,8 +11,7 @@ const DAY_MS = 86_400_000;
 
 /** Air and dew point, measured and forecast, with the spans fit for coating above it. */
 export default function AirChart({ air }: { readonly air: PlaceAirResponse }) {
-  const unit = usePrefs((s) => s.units.temperature);
-  const units = useUnits();
+  const units = usePrefs((s) => s.units);
   const [ref, width] = useWidth();
   const axis: TimeAxis = {
     fromMs: air.nowMs - 3 * DAY_MS,
@@ -47,9 +43,8 @@ export default function AirChart({ air }: { readonly air: PlaceAirResponse }) {
             )}
             marks={[{ atMs: air.nowMs, text: 'now' }]}
             label="Air and dew point of the place"
-            temp={(c) => units.temp(c)}
-            shown={(c) => (unit === 'F' ? fFromC(c) : c)}
-            time={(ms) => dayAndTime(ms, air.zone)}
+            units={units}
+            zone={air.zone}
           />
         </>
       ) : null}

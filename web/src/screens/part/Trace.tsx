@@ -1,13 +1,11 @@
 import { useMemo } from 'react';
-import { fFromC, type SurfaceSource } from '@calvetta/core';
+import type { SurfaceSource } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
 import { SURFACE_SOURCE_WORDS } from '@calvetta/contract/words';
 import type { TimeAxis } from '../../drawings/axis.ts';
 import { TempLines } from '../../drawings/TempLines.tsx';
 import type { Dash } from '../../drawings/tempScale.ts';
 import { usePrefs } from '../../state/prefs.ts';
-import { dayAndTime } from '../../ui/time.ts';
-import { useUnits } from '../../ui/useUnits.ts';
 import { SCALE_PX } from './TimeBoard.tsx';
 
 const DASH: Readonly<Record<SurfaceSource, Dash>> = {
@@ -35,12 +33,13 @@ export default function Trace({ part, axis }: Props) {
 }
 
 function Lines({ part, axis }: Props) {
-  const unit = usePrefs((s) => s.units.temperature);
-  const units = useUnits();
+  const units = usePrefs((s) => s.units);
   const points = useMemo(
     () => part.trace.filter((p) => p.atMs >= axis.fromMs - 3_600_000 && p.atMs <= axis.toMs + 3_600_000),
     [part.trace, axis.fromMs, axis.toMs],
   );
+  // What the air will be is a forecast, however the part's own temperature is known.
+  const ahead = (ms: number): Dash => (ms > part.nowMs ? 'forecast' : 'known');
   const coats = part.facts.flatMap((f) =>
     f.kind === 'coated' && f.isStanding
       ? [{ atMs: f.endedAtMs ?? f.happenedAtMs, text: f.productName ?? 'coat' }]
@@ -62,17 +61,18 @@ function Lines({ part, axis }: Props) {
           },
           {
             name: 'air',
-            points: points.map((p) => ({ atMs: p.atMs, c: p.airC, dash: 'known' })),
+            points: points.map((p) => ({ atMs: p.atMs, c: p.airC, dash: ahead(p.atMs) })),
             colour: '--wait',
             widthPx: 1.2,
           },
         ]}
-        dew={points.flatMap((p) => (p.dewC === null ? [] : [{ atMs: p.atMs, c: p.dewC, dash: 'known' }]))}
+        dew={points.flatMap((p) =>
+          p.dewC === null ? [] : [{ atMs: p.atMs, c: p.dewC, dash: ahead(p.atMs) }],
+        )}
         marks={[...coats, { atMs: part.nowMs, text: 'now' }]}
         label="Temperature of the part, its air and the dew point"
-        temp={(c) => units.temp(c)}
-        shown={(c) => (unit === 'F' ? fFromC(c) : c)}
-        time={(ms) => dayAndTime(ms, part.zone)}
+        units={units}
+        zone={part.zone}
       />
       <p className="text-[13px] text-quiet">
         Part: {used.map((s) => SURFACE_SOURCE_WORDS[s]).join(', then ')}. Dashed is predicted, ± 2 K; dotted

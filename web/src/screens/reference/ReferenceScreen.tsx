@@ -9,7 +9,7 @@ import {
   TOPIC_WORDS,
   WORKINGS,
 } from '@calvetta/contract/words';
-import { pictureUrl, Refused } from '../../api/client.ts';
+import { Refused } from '../../api/client.ts';
 import { problemsOf } from '../../record/refusal.ts';
 import { useSend } from '../../record/useSend.ts';
 import { sheetWrite } from '../../record/write.ts';
@@ -19,6 +19,7 @@ import { ActsTable } from './ActsTable.tsx';
 import { Followers } from './Followers.tsx';
 import { Primers } from './Primers.tsx';
 import { PutProductAway } from './PutProductAway.tsx';
+import { SheetPicture } from './SheetPicture.tsx';
 import { Words } from './Words.tsx';
 import { useDialogs } from '../../state/dialogs.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -197,14 +198,7 @@ function Families() {
                     </a>
                   ) : null}{' '}
                   {f.sheet.pictureId === undefined ? null : (
-                    <a
-                      className="underline"
-                      href={pictureUrl(f.sheet.pictureId)}
-                      target="_blank"
-                      rel="noreferrer"
-                    >
-                      the data sheet, as it was pictured
-                    </a>
+                    <SheetPicture pictureId={f.sheet.pictureId} name={f.sheet.name} />
                   )}
                 </td>
                 <td className="pl-3">{means ? <PutProductAway family={f} means={means} /> : null}</td>

@@ -1,0 +1,72 @@
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import type { Page } from 'playwright-core';
+import { open, startStage, type Stage } from './browser.ts';
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await startStage();
+}, 120_000);
+afterEach(() => stage.closePages());
+afterAll(() => stage.close());
+
+const dialog = (page: Page) => page.getByRole('dialog');
+
+describe('by keyboard only', () => {
+  it('j and k walk every list, and the act keys are of the row they stand on', async () => {
+    const page = await stage.desk();
+    const focused = () =>
+      page.evaluate(() => document.activeElement?.closest<HTMLElement>('[data-row]')?.dataset['row'] ?? null);
+    for (const path of ['/', '/machines', '/inspect', '/ledger', '/aftercare', '/shelf']) {
+      await open(stage, page, path);
+      await page.locator('main [data-row]').first().waitFor();
+      await page.keyboard.press('j');
+      const first = await page.evaluate(() => document.activeElement?.closest('[data-row]')?.textContent);
+      await page.keyboard.press('j');
+      await page.keyboard.press('k');
+      const again = await page.evaluate(() => document.activeElement?.closest('[data-row]')?.textContent);
+      expect([path, again]).toEqual([path, first]);
+      expect([path, (await focused()) === null]).toEqual([path, false]);
+    }
+    await open(stage, page, '/machines/quarry');
+    await page.locator('main [data-row]').nth(1).waitFor();
+    await page.keyboard.press('j');
+    await page.keyboard.press('j');
+    const partId = (await focused())!;
+    await page.keyboard.press('w');
+    await dialog(page).getByRole('heading', { name: 'Why?' }).waitFor();
+    expect(partId).toMatch(/\./);
+    await page.keyboard.press('Escape');
+    await dialog(page).waitFor({ state: 'detached' });
+    await page.keyboard.press('l');
+    await dialog(page).getByLabel('What was done').waitFor();
+    await page.keyboard.press('Escape');
+  });
+  it('next part, log a coat, go to places, ask for the keys', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/?show=now');
+    await page.locator('[data-part]').first().waitFor();
+    await page.keyboard.press('j');
+    const partId = await page.evaluate(
+      () => (document.activeElement as HTMLElement | null)?.dataset['part'] ?? '',
+    );
+    expect(partId).not.toBe('');
+    await page.keyboard.press('c');
+    await dialog(page).getByRole('button', { name: 'Coated: log it' }).waitFor();
+    await page.keyboard.press('Escape');
+    await dialog(page).waitFor({ state: 'detached' });
+    await page.keyboard.press('w');
+    await dialog(page).getByRole('heading', { name: 'Why?' }).waitFor();
+    await page.keyboard.press('Escape');
+    await dialog(page).waitFor({ state: 'detached' });
+    await page.keyboard.press('g');
+    await page.keyboard.press('a');
+    await page.getByRole('heading', { name: 'Air', exact: true }).waitFor();
+    expect(new URL(page.url()).pathname).toMatch(/^\/air/);
+    await page.keyboard.press('/');
+    await dialog(page).getByRole('combobox').or(dialog(page).getByRole('textbox')).first().fill('smokebox');
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Smokebox door' }).waitFor();
+    await page.keyboard.press('?');
+    await dialog(page).getByText('log a coat on the part').waitFor();
+  });
+});
