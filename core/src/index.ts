@@ -6,7 +6,7 @@ export { type Random, seededRandom, normal } from './base/random.ts';
 export { FORECAST_REACH_MS, HOUR_MS, DAY_MS, type Span } from './base/time.ts';
 export { recent } from './base/recent.ts';
 export { instantFrom, isTime, type WrittenTime } from './base/instant.ts';
-export { dayAfter, instantsOf, offsetByHourMs } from './base/zone.ts';
+export { dayAfter, instantOf, instantsOf, offsetByHourMs } from './base/zone.ts';
 export { pointersIn, type Ref, type Shape as DataShape } from './base/shape.ts';
 
 // units
@@ -143,13 +143,8 @@ export { type Applicator, TRANSFER, applicatorOf, WORK_SHAPES, type WorkShape } 
 
 // mix
 export { type Batch, recipeOf, batchOfMixed, scaleSteps, type Repair, repairOverPour } from './mix/recipe.ts';
-export {
-  type ThinnerGrade,
-  THINNER_GRADES,
-  thinnerGrade,
-  thinnerStartPct,
-  vocAsAppliedGL,
-} from './mix/thinner.ts';
+export { thinnerGrade, thinnerStartPct, vocAsAppliedGL } from './mix/thinner.ts';
+export { type ThinnerGrade, THINNER_GRADES } from './mix/kinds.ts';
 export { FLOW_CUPS, type FlowCup, viscosityMm2S, cupSeconds } from './mix/flowCup.ts';
 export {
   type CupShape,
@@ -206,7 +201,8 @@ export type { CureState } from './bench/film.ts';
 export { limitsOf, PREDICTED_SPREAD_K, unfitSpans } from './bench/air.ts';
 export { HEADLINES, type Headline } from './bench/headline.ts';
 export type { NextAct, ActCode } from './bench/act.ts';
-export { type CoatRefusal, isFinal, mixTrouble, coatVerdict, coatedFace } from './bench/verdict.ts';
+export { type CoatRefusal, isFinal, coatVerdict, coatedFace } from './bench/verdict.ts';
+export { mixTrouble } from './mix/trouble.ts';
 
 // route
 export {

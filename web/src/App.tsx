@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect } from 'react';
+import { useEffect } from 'react';
 import { Route, Routes } from 'react-router';
 import { isNoShop, useLive, useShop } from './api/queries.ts';
 import { DoorGate } from './door/DoorGate.tsx';
@@ -13,11 +13,15 @@ import { usePrefs } from './state/prefs.ts';
 import { useTimer } from './state/timer.ts';
 import { useWho } from './state/who.ts';
 import { Empty } from './ui/Empty.tsx';
+import { chunk } from './ui/chunk.tsx';
 
-const StartScreen = lazy(() => import('./screens/start/StartScreen.tsx'));
-const WhoPanel = lazy(() => import('./dialogs/WhoPanel.tsx'));
-const TimerBar = lazy(() => import('./shell/TimerBar.tsx'));
-const Dialogs = lazy(() => import('./dialogs/Dialogs.tsx'));
+/** After the first screen stands. */
+const PRELOAD_MS = 1500;
+
+const StartScreen = chunk(() => import('./screens/start/StartScreen.tsx'));
+const WhoPanel = chunk(() => import('./dialogs/WhoPanel.tsx'));
+const TimerBar = chunk(() => import('./shell/TimerBar.tsx'));
+const Dialogs = chunk(() => import('./dialogs/Dialogs.tsx'));
 
 /** The door first: where one signs in, nothing of the shop is asked for before. */
 export function App() {
@@ -40,6 +44,14 @@ function Shop() {
   const shop = useShop();
   const hasNoShop = isNoShop(shop.error);
   const isOpen = useDialogs((s) => s.open !== null);
+  // What one logs with is on the device before the network may go.
+  useEffect(() => {
+    const later = setTimeout(() => {
+      Dialogs.preload();
+      WhoPanel.preload();
+    }, PRELOAD_MS);
+    return () => clearTimeout(later);
+  }, []);
   return (
     <div className="flex h-full max-md:flex-col-reverse print:block print:h-auto">
       <a
@@ -60,41 +72,36 @@ function Shop() {
           id="main"
           tabIndex={-1}
         >
-          <Suspense fallback={<p className="p-6 text-quiet">Opening…</p>}>
-            {hasNoShop ? (
-              <ScreenGuard>
-                <StartScreen />
-              </ScreenGuard>
-            ) : (
-              <Routes>
-                {SCREENS.map(({ path, View }) => (
-                  <Route
-                    key={path}
-                    path={path}
-                    element={
-                      <ScreenGuard key={path}>
-                        <View />
-                      </ScreenGuard>
-                    }
-                  />
-                ))}
+          {hasNoShop ? (
+            <ScreenGuard>
+              <StartScreen />
+            </ScreenGuard>
+          ) : (
+            <Routes>
+              {SCREENS.map(({ path, View }) => (
                 <Route
-                  path="*"
+                  key={path}
+                  path={path}
                   element={
-                    <Empty
-                      title="There is nothing at this address"
-                      next={{ to: '/', text: 'To the Bench' }}
-                    />
+                    <ScreenGuard key={path}>
+                      <View />
+                    </ScreenGuard>
                   }
                 />
-              </Routes>
-            )}
-          </Suspense>
+              ))}
+              <Route
+                path="*"
+                element={
+                  <Empty title="There is nothing at this address" next={{ to: '/', text: 'To the Bench' }} />
+                }
+              />
+            </Routes>
+          )}
         </main>
-        <Suspense fallback={null}>{isTiming ? <TimerBar /> : null}</Suspense>
+        {isTiming ? <TimerBar /> : null}
       </div>
-      <Suspense fallback={null}>{isOpen ? <Dialogs /> : null}</Suspense>
-      <Suspense fallback={null}>{isAsked ? <WhoPanel /> : null}</Suspense>
+      {isOpen ? <Dialogs /> : null}
+      {isAsked ? <WhoPanel /> : null}
       <Notices />
     </div>
   );

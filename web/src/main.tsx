@@ -4,6 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.tsx';
 import { Refused, SignedOut } from './api/client.ts';
+import { preloadScreen } from './screens.ts';
 import './main.css';
 
 const client = new QueryClient({
@@ -19,6 +20,8 @@ const client = new QueryClient({
   },
 });
 
+// While the door is asked, the screen comes too.
+preloadScreen(location.pathname);
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>

@@ -1,5 +1,7 @@
 import { rustDegree, type Fact, type FactBodies } from '@calvetta/core';
-import { FACT_WORDS, STEP_WORDS, TEST_WORDS } from './bench.ts';
+import { STEP_WORDS, TEST_WORDS } from './bench.ts';
+import { dayWords } from './days.ts';
+import { FACT_WORDS } from './entries.ts';
 import { CARE_FOUND_WORDS, CARE_WORDS } from './care.ts';
 import { EVIDENCE_WORDS } from './evidence.ts';
 import { FAULT_WORDS, SIGN_WORDS } from './faults.ts';
@@ -15,7 +17,7 @@ import {
   TEST_CARD_WORDS,
 } from './inspect.ts';
 import { ORIGIN_WORDS } from './route.ts';
-import { dayWords, KEPT_SAMPLE_WORDS } from './people.ts';
+import { KEPT_SAMPLE_WORDS } from './people.ts';
 import { SIGN_SCOPE_WORDS, SPENT_WORDS, WORK_WORDS } from './ledger.ts';
 
 /** What a finding is called: the fault by its name, the sign by what is seen, else its kind. */

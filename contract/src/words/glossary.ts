@@ -1,5 +1,5 @@
 import type { Headline } from '@calvetta/core';
-import { HEADLINE_WORDS } from './bench.ts';
+import { HEADLINE_WORDS, stateTerm } from './bench.ts';
 
 /** A word of the trade, or one of ours, with what it means: the matter first, in two sentences at most. */
 export interface Term {
@@ -35,7 +35,6 @@ const STATES: Readonly<Record<Headline, string>> = {
   waiting: 'Nothing has been begun on it.',
   cured: 'The last coat is hard, and the system is complete.',
 };
-export const stateTerm = (h: Headline): string => `state.${h}`;
 
 /** Words of the trade (ISO 4628, 8501, 8503, 12944 and common practice, put in our own words). */
 const TRADE: readonly Term[] = [

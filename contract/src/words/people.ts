@@ -1,4 +1,5 @@
 import type { Induction, KeptSample, MayDo, NonConformity } from '@calvetta/core';
+import { dayWords } from './days.ts';
 
 /** What somebody is shown before doing it alone. */
 export const INDUCTION_WORDS: Readonly<Record<Induction, string>> = {
@@ -29,18 +30,6 @@ export const KEPT_SAMPLE_WORDS: Readonly<Record<KeptSample, string>> = {
   'paint-sample': 'sample of the paint',
   'old-piece': 'piece of what was taken off',
 };
-
-/** Monday first. */
-export const WEEKDAY_SHORT = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const;
-
-const DAYS = new Intl.DateTimeFormat('en-GB', {
-  timeZone: 'UTC',
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-});
-/** A day of the calendar, `2031-03-05`, as people write it. */
-export const dayWords = (day: string): string => DAYS.format(new Date(`${day}T12:00:00Z`));
 
 /** Whether somebody may do it alone, after "Spraying: ". */
 export function mayWords(may: MayDo): string {

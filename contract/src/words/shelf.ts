@@ -1,4 +1,3 @@
-import { STOCK_FACTS } from '@calvetta/core';
 import type {
   AcceptanceRule,
   Applicator,
@@ -8,7 +7,6 @@ import type {
   ProfileGrade,
   Requirement,
   StockConflict,
-  StockKind,
   ThinnerGrade,
   WorkShape,
 } from '@calvetta/core';
@@ -19,9 +17,6 @@ export const CONTENT_WORDS: Readonly<Record<Content, string>> = {
   hardener: 'hardener',
   thinner: 'thinner',
 };
-export const STOCK_WORDS = Object.fromEntries(
-  Object.entries(STOCK_FACTS).map(([kind, { words }]) => [kind, words]),
-) as Readonly<Record<StockKind, string>>;
 export const WASTE_WORDS: Readonly<Record<string, string>> = {
   'gone-off': 'gone off',
   spilt: 'spilt',

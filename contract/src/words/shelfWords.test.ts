@@ -11,12 +11,13 @@ import {
   WASTE_REASONS,
   WORK_SHAPES,
 } from '@calvetta/core';
+import { STOCK_WORDS } from './entries.ts';
 import * as words from './shelf.ts';
 
 describe('every code of film, mix and shelf has its words, and no words stand for nothing', () => {
   it.each([
     ['CONTENT_WORDS', words.CONTENT_WORDS, CONTENTS],
-    ['STOCK_WORDS', words.STOCK_WORDS, STOCK_KINDS],
+    ['STOCK_WORDS', STOCK_WORDS, STOCK_KINDS],
     ['WASTE_WORDS', words.WASTE_WORDS, WASTE_REASONS],
     ['THINNER_WORDS', words.THINNER_WORDS, THINNER_GRADES],
     ['APPLICATOR_WORDS', words.APPLICATOR_WORDS, Object.keys(TRANSFER)],

@@ -1,6 +1,6 @@
 import { MINUTE_MS, type Span } from '../base/time.ts';
 import type { RemedyId } from '../inspect/kinds.ts';
-import type { MendStepId } from '../inspect/remedies.ts';
+import type { MendStepId } from '../inspect/mendSteps.ts';
 import type { FaceState } from './face.ts';
 import { gatesPass, mayTakeCoat, type Headline } from './headline.ts';
 

@@ -3,7 +3,8 @@ import type { Edge } from '../cure/windows.ts';
 import { CATALOGUE_SHEETS } from '../products/catalogue/index.ts';
 import type { NextAct } from './act.ts';
 import { HEADLINES, type Headline } from './headline.ts';
-import { coatVerdict, mixTrouble, type CoatedFace } from './verdict.ts';
+import { mixTrouble } from '../mix/trouble.ts';
+import { coatVerdict, type CoatedFace } from './verdict.ts';
 
 const sheet = (productId: string) => CATALOGUE_SHEETS.find((s) => s.productId === productId)!;
 const epoxy = sheet('epoxy-primer');

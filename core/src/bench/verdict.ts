@@ -1,6 +1,7 @@
 import type { MixClock } from '../cure/potLife.ts';
 import type { HandsTrouble } from '../people/inductions.ts';
 import { windowRule } from '../cure/windows.ts';
+import { mixTrouble, type MixTrouble } from '../mix/trouble.ts';
 import type { ProductSheet } from '../products/sheet.ts';
 import type { NextAct } from './act.ts';
 import type { Face } from '../facts/part.ts';
@@ -21,9 +22,6 @@ const REFUSING = [
 ] as const;
 /** A face of which nothing is recorded that prepares it. */
 const UNPREPARED = 'unprepared';
-
-export const MIX_TROUBLES = ['mix-gone', 'mix-unknown'] as const;
-export type MixTrouble = (typeof MIX_TROUBLES)[number];
 
 export const FILM_TROUBLES = ['film-thin', 'film-thick'] as const;
 export type FilmTrouble = (typeof FILM_TROUBLES)[number];
@@ -59,16 +57,6 @@ export interface CoatedFace {
   readonly top: ProductSheet | null;
   /** Something is recorded that makes it fit for a coat: stripped, pretreated, abraded. */
   readonly isPrepared: boolean;
-}
-
-/**
- * Whether a mix may still be used: not past the worst end of its pot life, and never when that end is not known (paint past
- * it does not bond and does not cure). A one-pack does not go off in the cup.
- */
-export function mixTrouble({ gone }: Pick<MixClock, 'gone'>, atMs: number): MixTrouble | null {
-  if (gone === null) return null;
-  if (gone.worstMs !== null) return atMs >= gone.worstMs ? 'mix-gone' : null;
-  return gone.isUnknown ? 'mix-unknown' : null;
 }
 
 /**

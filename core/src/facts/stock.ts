@@ -1,6 +1,6 @@
 import { above0, day, id, list, number, object, oneOf, orNull, text, type Fits } from '../base/shape.ts';
-import { THICKEST_READING_UM } from '../film/gaugeRows.ts';
-import { LARGEST_BATCH_ML } from '../mix/recipe.ts';
+import { THICKEST_READING_UM } from '../film/kinds.ts';
+import { LARGEST_BATCH_ML } from '../mix/kinds.ts';
 import { INDUCTIONS } from '../people/kinds.ts';
 import { kind, standing, type Envelope } from './envelope.ts';
 

@@ -1,7 +1,5 @@
 import { filmStatistics, readingsNeeded } from './readings.ts';
-
-export const ACCEPTANCE = ['iso-19840', 'pa-2', 'own'] as const;
-export type AcceptanceRule = (typeof ACCEPTANCE)[number];
+import type { AcceptanceRule } from './kinds.ts';
 
 /** A requirement of a rule, with the figure it was judged by. */
 export interface Requirement {

@@ -1,8 +1,6 @@
 import { UM_PER_MIL } from '../units/factors.ts';
 import { splitNumber } from '../units/parse.ts';
-
-/** Thickest reading taken from a gauge, µm. */
-export const THICKEST_READING_UM = 5000;
+import { THICKEST_READING_UM } from './kinds.ts';
 
 /** Readings of a gauge's file or a pasted column. */
 export interface GaugeRows {

@@ -1,19 +1,7 @@
-import {
-  acceptIso19840,
-  acceptOwn,
-  acceptPa2,
-  USUAL_OWN_RULE,
-  type Acceptance,
-  type AcceptanceRule,
-} from './accept.ts';
-import {
-  corrected,
-  correctionUm,
-  filmStatistics,
-  type FilmStatistics,
-  type GaugeZero,
-  type ProfileGrade,
-} from './readings.ts';
+import { acceptIso19840, acceptOwn, acceptPa2, USUAL_OWN_RULE, type Acceptance } from './accept.ts';
+import { type AcceptanceRule } from './kinds.ts';
+import { corrected, correctionUm, filmStatistics, type FilmStatistics } from './readings.ts';
+import { type GaugeZero, type ProfileGrade } from './kinds.ts';
 
 /** What a set of film readings says: as read, with how the gauge was set and what they were taken for. */
 export interface FilmReadBody {

@@ -1,3 +1,4 @@
+import type { GaugeZero, ProfileGrade } from './kinds.ts';
 /** What a set of dry-film readings is, µm. */
 export interface FilmStatistics {
   readonly n: number;
@@ -64,11 +65,6 @@ export function readingsNeeded(areaM2: number): number {
   return step ? step[1] : 30 + 10 * Math.ceil((areaM2 - 100) / 100);
 }
 
-/** How a gauge was set: on smooth plate it reads into the profile, on the blasted surface it does not. */
-export const GAUGE_ZEROS = ['smooth', 'on-profile', 'unknown'] as const;
-export type GaugeZero = (typeof GAUGE_ZEROS)[number];
-export const PROFILES = ['none', 'fine', 'medium', 'coarse', 'unknown'] as const;
-export type ProfileGrade = (typeof PROFILES)[number];
 /** ISO 19840:2012 corrections, from memory: 10, 25, 40 µm; an unknown profile takes the middle one. */
 const PROFILE_UM: Readonly<Record<ProfileGrade, number>> = {
   none: 0,

@@ -15,36 +15,27 @@ export {
   type HoldWhy,
 } from './kinds.ts';
 export { type Finding, findingsOf, isOpenFinding, foundAtMs } from './findings.ts';
-export { type EvidenceCode, EVIDENCE_CODES } from './faults/codes.ts';
-export {
-  FAULT_CAUSES,
-  FAULTS,
-  SEEN_AFTER,
-  seenAfter,
-  LOOK_ALIKES,
-  type CauseIdOf,
-  type FaultId,
-  type SeenAfter,
-} from './faults/table.ts';
+export { type EvidenceCode, EVIDENCE_CODES } from './faults/ids.ts';
+export { FAULT_CAUSES, seenAfter, LOOK_ALIKES, type CauseIdOf } from './faults/table.ts';
+export { FAULTS, SEEN_AFTER, type FaultId, type SeenAfter } from './faults/ids.ts';
 export { candidatesOf, weigh, type Weighed, type Weighing } from './faults/weigh.ts';
 export { asksFor, type NextAsk } from './faults/ask.ts';
 export { evidenceWith, weighable, READ_FROM_RECORD, type Answered, type Evident } from './record/evidence.ts';
 export type { Figure } from './record/filmRecord.ts';
-export { MEND_DONE_BY, remedyFor, type MendStepId, type MendStepNow, type WaitsFor } from './remedies.ts';
-export { judgePits, likelySlips, DEEPEST_PIT_MM, type NoEstimate, type PitVerdict } from './pits.ts';
+export { MEND_DONE_BY, type MendStepId, type WaitsFor } from './mendSteps.ts';
+export { remedyFor, type MendStepNow } from './remedies.ts';
+export { judgePits, likelySlips, type NoEstimate, type PitVerdict } from './pits.ts';
+export { DEEPEST_PIT_MM } from './kinds.ts';
 export {
   LEVEL_LIMITS,
-  LEVEL_STANDARDS,
-  LEVEL_WITH,
   STOP_AT_PCT,
   fillsWith,
   levelState,
   type LevelCycle,
-  type LevelStandard,
   type LevelStop,
   type LevelState,
-  type LevelWith,
 } from './level.ts';
+export { LEVEL_STANDARDS, LEVEL_WITH, type LevelStandard, type LevelWith } from './kinds.ts';
 export {
   LEAST_TOUCHES,
   rustShare,
@@ -56,15 +47,15 @@ export {
   type Touch,
 } from './rustShare.ts';
 export {
-  REPAIRS,
   EVEN_WEIGHTS,
   repairOptions,
   type RepairWeights,
-  type PitRepair,
   type RepairForbidden,
   type RepairOption,
 } from './options.ts';
-export { BROKE_AT, TRIALS, crossCutClass, cutFor, rustDegree, trialVerdict, type BrokeAt } from './trial.ts';
+export { REPAIRS, type PitRepair } from './kinds.ts';
+export { crossCutClass, cutFor, rustDegree, trialVerdict } from './trial.ts';
+export { BROKE_AT, TRIALS, type BrokeAt } from './kinds.ts';
 export {
   CARD_RESULTS,
   SOUND_RUBS,

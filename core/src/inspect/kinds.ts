@@ -1,4 +1,4 @@
-import { FAULTS } from './faults/table.ts';
+import { FAULTS } from './faults/ids.ts';
 
 /** What can be found, from the bare metal to the finished film. */
 export const FINDING_KINDS = [
@@ -71,3 +71,27 @@ export const REMEDIES = [
   'refinish-for-sun',
 ] as const;
 export type RemedyId = (typeof REMEDIES)[number];
+
+/** What can be done about what was found in the metal. */
+export const REPAIRS = ['leave', 'fill', 'weld', 'patch', 'remake', 'buy', 'refer'] as const;
+export type PitRepair = (typeof REPAIRS)[number];
+
+/** Standards a surface is levelled to, set before the first cycle. */
+export const LEVEL_STANDARDS = ['working', 'as-built', 'show'] as const;
+export type LevelStandard = (typeof LEVEL_STANDARDS)[number];
+export const LEVEL_WITH = [
+  'body-filler',
+  'one-pack-putty',
+  'two-pack-putty',
+  'spray-filler',
+  'surfacer',
+] as const;
+export type LevelWith = (typeof LEVEL_WITH)[number];
+
+export const DEEPEST_PIT_MM = 50;
+
+/** How a film is tried: by nail and tape, by a lattice or an X cut through it, or pulled off (ISO 4624). */
+export const TRIALS = ['thumbnail', 'cross-cut', 'x-cut', 'pull-off'] as const;
+/** Where it let go: off the metal, between two coats, within one, or only the glue. */
+export const BROKE_AT = ['metal', 'between', 'within', 'glue'] as const;
+export type BrokeAt = (typeof BROKE_AT)[number];

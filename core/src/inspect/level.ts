@@ -1,26 +1,16 @@
 import { crossingAt, fitLine, type Line } from '../base/line.ts';
 import { rangeFailure, type OutOfRange } from '../base/failure.ts';
 import { ok, type Result } from '../base/result.ts';
+import { type LevelStandard, LEVEL_WITH, type LevelWith } from './kinds.ts';
 
 /**
  * Levelling: how many cycles of filling and blocking are to go, and when to stop. All figures of the trade here are common practice with
  * no published source; the interval of the crossing is Fieller's (inverse regression, quoted from memory).
  */
 
-/** Standards a surface is levelled to, set before the first cycle. */
-export const LEVEL_STANDARDS = ['working', 'as-built', 'show'] as const;
-export type LevelStandard = (typeof LEVEL_STANDARDS)[number];
 /** Share of low still showing under guide coat that meets a standard, %. Working is judged by water and touch, not by this. */
 export const STOP_AT_PCT: Readonly<Record<LevelStandard, number>> = { working: 15, 'as-built': 5, show: 2 };
 
-export const LEVEL_WITH = [
-  'body-filler',
-  'one-pack-putty',
-  'two-pack-putty',
-  'spray-filler',
-  'surfacer',
-] as const;
-export type LevelWith = (typeof LEVEL_WITH)[number];
 /** Most in one pass and altogether, mm. Null: the product's total film decides. */
 export const LEVEL_LIMITS: Readonly<
   Record<LevelWith, { readonly passMm: number; readonly allMm: number | null }>

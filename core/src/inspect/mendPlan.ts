@@ -5,7 +5,7 @@ import type { SurfaceStretch } from '../part/thermal/track.ts';
 import { UNKNOWN_AREA_M2 } from '../work/area.ts';
 import { layMinutes, SET_UP_MIN, usualTool } from '../work/minutes.ts';
 import type { RemedyId } from './kinds.ts';
-import { REMEDY_STEPS, type MendStepId, type WaitsFor } from './remedies.ts';
+import { REMEDY_STEPS, type MendStepId, type WaitsFor } from './mendSteps.ts';
 
 /** A spot of this size takes the least minutes of a step, m². */
 const SPOT_M2 = 0.1;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { blankSurvey, type Survey } from '../part/survey.ts';
-import { EVEN_WEIGHTS, repairOptions, wallLeftMm, type PitRepair, type RepairInput } from './options.ts';
+import { EVEN_WEIGHTS, repairOptions, wallLeftMm, type RepairInput } from './options.ts';
+import { type PitRepair } from './kinds.ts';
 
 const surveyed = (over: Partial<Survey>): Survey => ({
   ...blankSurvey('steel-plate'),

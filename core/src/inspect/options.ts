@@ -1,9 +1,8 @@
 import type { Criticality, Survey } from '../part/survey.ts';
+import { REPAIRS, type PitRepair } from './kinds.ts';
 import { LEVEL_LIMITS } from './level.ts';
 
 /** Fill, weld, patch, remake, buy, refer or leave: each with what it costs and keeps, and what forbids it (common practice, no published source). */
-export const REPAIRS = ['leave', 'fill', 'weld', 'patch', 'remake', 'buy', 'refer'] as const;
-export type PitRepair = (typeof REPAIRS)[number];
 
 /** Why a way may not be gone. */
 export type RepairForbidden =

@@ -1,6 +1,7 @@
 import { firstOutOfRange, type OutOfRange } from '../base/failure.ts';
 import { ok, type Result } from '../base/result.ts';
 import { seededRandom } from '../base/random.ts';
+import { DEEPEST_PIT_MM } from './kinds.ts';
 
 /**
  * The deepest pit of a whole area from the deepest of some equal patches of it (the practice of ASTM G46, quoted from memory: the largest
@@ -49,7 +50,6 @@ const EULER = 0.5772156649015329;
 const GAUGE_MM = 0.05;
 const LEAST_PATCHES = 6;
 const ROUNDS = 500;
-export const DEEPEST_PIT_MM = 50;
 
 const mean = (xs: readonly number[]): number => xs.reduce((a, x) => a + x, 0) / xs.length;
 

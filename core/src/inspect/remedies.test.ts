@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import type { Edge } from '../cure/windows.ts';
 import type { Fact } from '../facts/part.ts';
 import { ALL_FAULTS, REMEDIES } from './kinds.ts';
-import { MEND_DONE_BY, mendSteps, REMEDY_STEPS, remedyFor } from './remedies.ts';
+import { mendSteps, remedyFor } from './remedies.ts';
+import { MEND_DONE_BY, REMEDY_STEPS } from './mendSteps.ts';
 
 const edge = (ms: number): Edge => ({ nominalMs: ms, worstMs: ms, bestMs: ms, isUnknown: false });
 const COAT = { edges: { touch: edge(10), handle: edge(100), sand: edge(200) } };

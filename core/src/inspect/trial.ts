@@ -10,12 +10,6 @@ import {
 
 /** Adhesion trials of a coat: when one may be made, how it is cut, and what its class says. */
 
-/** How a film is tried: by nail and tape, by a lattice or an X cut through it, or pulled off (ISO 4624). */
-export const TRIALS = ['thumbnail', 'cross-cut', 'x-cut', 'pull-off'] as const;
-/** Where it let go: off the metal, between two coats, within one, or only the glue. */
-export const BROKE_AT = ['metal', 'between', 'within', 'glue'] as const;
-export type BrokeAt = (typeof BROKE_AT)[number];
-
 /** Classes of ISO 2409 by the share that came off, % (edges quoted from memory). ASTM D3359 counts the other way round. */
 const CLASS_EDGES_PCT = [0, 5, 15, 35, 65] as const;
 export type CrossCutClass = 0 | 1 | 2 | 3 | 4 | 5;

@@ -2,6 +2,7 @@ import { firstOutOfRange, type Contradiction, type OutOfRange } from '../base/fa
 import { err, ok, type Result } from '../base/result.ts';
 import { MOST_THINNER_PCT } from '../film/spreading.ts';
 import type { SheetTraits } from '../products/traits.ts';
+import { LARGEST_BATCH_ML } from './kinds.ts';
 
 /** How a product is mixed, by volume, with what a scale needs. */
 export interface Recipe {
@@ -69,8 +70,6 @@ function fromA(r: Recipe, aMl: number): Batch {
   };
 }
 
-/** Largest batch taken, mL: a bucket; more is mixed in the drum by its maker's paper. */
-export const LARGEST_BATCH_ML = 20_000;
 const checkMl = (field: string, ml: number) => firstOutOfRange([[field, ml, 0.1, LARGEST_BATCH_ML, 'mL']]);
 
 /** A batch of so much A + B. */

@@ -1,8 +1,6 @@
 import { firstOutOfRange, type OutOfRange } from '../base/failure.ts';
 import { ok, type Result } from '../base/result.ts';
-
-export const THINNER_GRADES = ['fast', 'medium', 'slow', 'very-slow'] as const;
-export type ThinnerGrade = (typeof THINNER_GRADES)[number];
+import type { ThinnerGrade } from './kinds.ts';
 
 /** Grade by the air it is laid in: fast below 18 °C, medium to 25, slow to 32, very slow above (common practice, no published source). */
 export function thinnerGrade(airC: number): ThinnerGrade {

@@ -1,6 +1,7 @@
 import { originMs } from '../facts/envelope.ts';
 import { ofKind, standingFacts, type StripMethod } from '../facts/part.ts';
-import { causesOf, FAULTS, type FaultId } from '../inspect/faults/table.ts';
+import { causesOf } from '../inspect/faults/table.ts';
+import { FAULTS, type FaultId } from '../inspect/faults/ids.ts';
 import { findingsOf } from '../inspect/findings.ts';
 import type { AnyFault } from '../inspect/kinds.ts';
 import { trialOf } from '../inspect/trial.ts';

@@ -36,8 +36,6 @@ import type {
   SnapshotSource,
   JobShape,
 } from '@calvetta/core';
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
 import type { Write } from '../record/write.ts';
 import { takePin } from '../state/pin.ts';
 
@@ -127,7 +125,9 @@ export const send = async (write: Write): Promise<unknown> => {
 async function signedByPin(body: string): Promise<Readonly<Record<string, string>>> {
   const held = takePin();
   if (!held) return {};
-  const bodySha256 = bytesToHex(sha256(new TextEncoder().encode(body)));
+  // Plain http in a workshop's network has no crypto.subtle; few pages ever need this.
+  const { sha256Hex } = await import('./sha256.ts');
+  const bodySha256 = sha256Hex(new TextEncoder().encode(body));
   await call('/door/acts', {
     method: 'POST',
     headers: { ...WRITES, 'Content-Type': 'application/json' },

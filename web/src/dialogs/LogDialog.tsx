@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FACES, type Face, type FactKind, type StripMethod } from '@calvetta/core';
 import type { FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
@@ -11,6 +11,7 @@ import { useMoney } from '../ui/money.ts';
 import { Panel } from '../ui/Panel.tsx';
 import { fromLocalInput, toLocalInput } from '../ui/time.ts';
 import { Waiting } from '../ui/Trouble.tsx';
+import { chunk } from '../ui/chunk.tsx';
 import { CoatForm } from './coat/CoatForm.tsx';
 import { BothVersions } from './BothVersions.tsx';
 import { LOG_KINDS } from './factForms.ts';
@@ -22,7 +23,7 @@ import { SimpleForm } from './SimpleForm.tsx';
 import { useRecord } from '../record/useRecord.ts';
 
 /** Rules come with it: only where something is stripped. */
-const StripDoubts = lazy(() => import('./StripDoubts.tsx'));
+const StripDoubts = chunk(() => import('./StripDoubts.tsx'));
 
 interface Props {
   readonly partId: string;
@@ -182,11 +183,7 @@ function Superseded({ save, onTheirs, onMine }: SupersededProps) {
 /** What is known to speak against the answers of a form. */
 function aboutAnswers(kind: FactKind, part: PartDetail, texts: Values): ReactNode {
   if (kind !== 'stripped') return null;
-  return (
-    <Suspense fallback={null}>
-      <StripDoubts part={part} method={texts['method'] as StripMethod} />
-    </Suspense>
-  );
+  return <StripDoubts part={part} method={texts['method'] as StripMethod} />;
 }
 
 function KindChoice({ kind, onKind }: { readonly kind: FactKind; readonly onKind: (k: FactKind) => void }) {

@@ -1,5 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import type { Me } from '@calvetta/contract';
 import { whenShut } from '../api/client.ts';
@@ -7,9 +7,10 @@ import { sayHere } from '../api/doorClient.ts';
 import { KEYS } from '../api/keys.ts';
 import { useDoor } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
+import { chunk } from '../ui/chunk.tsx';
 
-const SignIn = lazy(() => import('./SignIn.tsx'));
-const Redeem = lazy(() => import('./Redeem.tsx'));
+const SignIn = chunk(() => import('./SignIn.tsx'));
+const Redeem = chunk(() => import('./Redeem.tsx'));
 
 /** Where an invitation leads. */
 const INVITED = '/in';
@@ -22,19 +23,9 @@ export function DoorGate({ children }: { readonly children: ReactNode }) {
   const door = useDoor();
   const { pathname, hash } = useLocation();
   useEffect(() => whenShut(() => void client.invalidateQueries({ queryKey: KEYS.door })), [client]);
-  if (pathname === INVITED && hash.length > 1)
-    return (
-      <Suspense fallback={null}>
-        <Redeem token={hash.slice(1)} />
-      </Suspense>
-    );
+  if (pathname === INVITED && hash.length > 1) return <Redeem token={hash.slice(1)} />;
   if (door.isPending) return <p className="p-6 text-quiet">Opening…</p>;
-  if (door.data?.hasOwner && door.data.me === null)
-    return (
-      <Suspense fallback={null}>
-        <SignIn isEncrypted={door.data.isEncrypted} />
-      </Suspense>
-    );
+  if (door.data?.hasOwner && door.data.me === null) return <SignIn isEncrypted={door.data.isEncrypted} />;
   return (
     <>
       {door.data?.me ? <Inside me={door.data.me} /> : null}

@@ -1,5 +1,4 @@
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
+import { clockTime, shownAt, weekdayAndDate } from '../ui/time.ts';
 import { ticksOf, xOf, type TimeAxis } from './axis.ts';
 
 interface Props {
@@ -13,10 +12,10 @@ export function AxisHead({ axis, nowMs, zone }: Props) {
   const nowX = xOf(axis, nowMs);
   return (
     <svg width={axis.widthPx} height={22} aria-hidden="true" className="block">
-      {ticksOf(axis, (ms) => new TZDate(ms, zone).getHours()).map((ms) => {
+      {ticksOf(axis, (ms) => Number(shownAt(ms, zone).hour)).map((ms) => {
         const x = xOf(axis, ms);
         if (Math.abs(x - nowX) < 34 || x > axis.widthPx - 16 || x < 14) return null;
-        const isDay = new TZDate(ms, zone).getHours() === 0;
+        const isDay = shownAt(ms, zone).hour === '00';
         return (
           <text
             key={ms}
@@ -28,7 +27,7 @@ export function AxisHead({ axis, nowMs, zone }: Props) {
             fontWeight={isDay ? 600 : 500}
             fill={isDay ? 'var(--ink)' : 'var(--quiet)'}
           >
-            {isDay ? format(new TZDate(ms, zone), 'EEE d') : format(new TZDate(ms, zone), 'HH:mm')}
+            {isDay ? weekdayAndDate(ms, zone) : clockTime(ms, zone)}
           </text>
         );
       })}

@@ -1,7 +1,6 @@
 import { useId, useState } from 'react';
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
 import { DEW_MARGIN_K, fFromC, showTemperature, type UnitPreference } from '@calvetta/core';
+import { dayAndClock } from '../ui/time.ts';
 import { xOf, type TimeAxis } from './axis.ts';
 import { nearest, pathsOf, piecesOf, scaleOf, type Dash, type TempPoint } from './tempScale.ts';
 
@@ -43,7 +42,7 @@ const FONT = { fontFamily: 'var(--font-figure)', fontSize: 12.5 } as const;
 export function TempLines({ axis, scalePx, heightPx, lines, dew, marks, label, units, zone }: Props) {
   const temp = (c: number): string => showTemperature(c, units, 1).text;
   const shown = (c: number): number => (units.temperature === 'F' ? fFromC(c) : c);
-  const time = (ms: number): string => format(new TZDate(ms, zone), 'EEE d MMM HH:mm');
+  const time = (ms: number): string => dayAndClock(ms, zone);
   const plotId = useId();
   const [atMs, setAtMs] = useState<number | null>(null);
   const keepOut = dew.map((p) => ({ ...p, c: p.c + DEW_MARGIN_K }));

@@ -1,6 +1,5 @@
-import { sha256 } from '@noble/hashes/sha2.js';
-import { bytesToHex } from '@noble/hashes/utils.js';
 import type { FactBodies } from '@calvetta/core';
+import { sha256Hex } from '../api/sha256.ts';
 import { record } from './outbox.ts';
 import { useRecord } from './useRecord.ts';
 import { pictureWrite } from './write.ts';
@@ -12,11 +11,10 @@ interface About {
 }
 
 /**
- * Stores a picture, named by the hash of its file, worked out here: a page that did not come over TLS has no hashing of the browser’s own.
- * Its name.
+ * Stores a picture, named by the hash of its file. Its name.
  */
 export async function storePicture(file: Blob): Promise<string> {
-  const pictureId = bytesToHex(sha256(new Uint8Array(await file.arrayBuffer())));
+  const pictureId = sha256Hex(new Uint8Array(await file.arrayBuffer()));
   await record(pictureWrite(pictureId, file));
   return pictureId;
 }

@@ -1,7 +1,6 @@
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
 import type { NamedBuyLine } from '@calvetta/core';
 import { CONTENT_WORDS } from '@calvetta/contract/words';
+import { dayOf } from './time.ts';
 import { useUnits } from './useUnits.ts';
 
 /** So many are in sight; the others are a touch away. */
@@ -46,7 +45,7 @@ function Lines({ lines, zone }: Props) {
             ) : null}
           </span>
           <span className="figure whitespace-nowrap">
-            {units.volume(l.shortMl)} by {format(new TZDate(l.byMs, zone), 'EEE d MMM')}
+            {units.volume(l.shortMl)} by {dayOf(l.byMs, zone)}
           </span>
         </li>
       ))}

@@ -1,12 +1,13 @@
-import { Popover } from 'radix-ui';
-import type { ReactNode } from 'react';
-import { Link } from 'react-router';
-import { termOf } from '@calvetta/contract/words';
+import { useRef, useState, type ReactNode } from 'react';
+import { chunk } from './chunk.tsx';
+
+/** What it opens, and the glossary with it, come when a word is first pointed at. */
+const WordPanel = chunk(() => import('./WordPanel.tsx'));
 
 interface Props {
   /** A word of the glossary, by its id. */
   readonly term: string;
-  readonly children?: ReactNode;
+  readonly children: ReactNode;
   readonly className?: string;
   /** In a row that is itself walked by keys: the word is touched, and by keys it is read on the part’s own page. */
   readonly isInRow?: boolean;
@@ -14,32 +15,27 @@ interface Props {
 
 /** A word that explains itself when it is touched; the same words stand in Reference. */
 export function Word({ term, children, className = '', isInRow = false }: Props) {
-  const t = termOf(term);
-  if (!t) return <span className={className}>{children}</span>;
+  const at = useRef<HTMLButtonElement>(null);
+  const [isOpen, setOpen] = useState(false);
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <>
+      <button
+        ref={at}
+        type="button"
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
         {...(isInRow ? { tabIndex: -1 } : {})}
         className={`cursor-help text-left decoration-dotted decoration-from-font underline-offset-3 ${isInRow ? 'hover:underline' : 'underline'} ${className}`}
-        onClick={(e) => e.stopPropagation()}
+        onPointerEnter={WordPanel.preload}
+        onFocus={WordPanel.preload}
+        onClick={(e) => {
+          e.stopPropagation();
+          setOpen(!isOpen);
+        }}
       >
-        {children ?? t.word}
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={4}
-          collisionPadding={8}
-          aria-label={`What “${t.word}” means`}
-          className="z-50 max-w-[320px] border border-line bg-panel p-3 text-[14px] shadow-xl"
-          onClick={(e) => e.stopPropagation()}
-        >
-          <b className="figure text-[16px] font-semibold first-letter:uppercase">{t.word}</b>
-          <p>{t.means}</p>
-          <Link className="text-[13px] underline" to={`/reference#word.${t.id}`}>
-            all words
-          </Link>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+        {children}
+      </button>
+      {isOpen ? <WordPanel term={term} at={at} onClose={() => setOpen(false)} /> : null}
+    </>
   );
 }

@@ -1,5 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import { ago, dayAndTime, duration, fromLocalInput, moment, toLocalInput } from './time.ts';
+import { seededRandom } from '@calvetta/core';
+import { DateTime } from 'luxon';
+import { ago, dayAndClock, dayAndTime, duration, fromLocalInput, moment, toLocalInput } from './time.ts';
 
 const MIN = 60_000;
 
@@ -26,6 +28,16 @@ describe('times as people read them', () => {
     expect(moment(before, now, 'Europe/London')).toBe('26 Nov 2024');
     expect(dayAndTime(before, 'Europe/London', now)).toBe('26 Nov 2024 20:00');
     expect(dayAndTime(now, 'Europe/London', now)).toBe('Wed 25 Nov 20:00');
+  });
+  it('shows what luxon shows, in every zone and over every change of clocks', () => {
+    const random = seededRandom(7);
+    for (const zone of ['Europe/London', 'America/St_Johns', 'Australia/Lord_Howe', 'Asia/Kathmandu', 'UTC'])
+      for (let i = 0; i < 300; i++) {
+        const ms = Date.parse('2019-01-01T00:00:00Z') + Math.floor(random() * 15 * 365 * 1440) * MIN;
+        const by = DateTime.fromMillis(ms, { zone, locale: 'en-US' });
+        expect(dayAndClock(ms, zone)).toBe(by.toFormat('EEE d MMM HH:mm'));
+        expect(toLocalInput(ms, zone)).toBe(by.toFormat("yyyy-MM-dd'T'HH:mm"));
+      }
   });
   it('goes into the shop’s zone and back, on both sides of a clock change', () => {
     for (const iso of [

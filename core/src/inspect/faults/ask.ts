@@ -1,4 +1,5 @@
-import { EVIDENCE, EVIDENCE_CODES, type EvidenceCode } from './codes.ts';
+import { EVIDENCE } from './codes.ts';
+import { EVIDENCE_CODES, type EvidenceCode } from './ids.ts';
 import type { Cause, Level } from './table.ts';
 import {
   entropyBits,

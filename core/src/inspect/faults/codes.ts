@@ -1,3 +1,5 @@
+import type { EvidenceCode } from './ids.ts';
+
 /**
  * What can speak for or against a cause. Each is a yes, a no or not known; the record answers many of them
  * (`evidence/`), a person or a bench test the rest.
@@ -124,9 +126,7 @@ export const EVIDENCE = {
   'wetted-early': act(),
   'window-shut': act(),
   'wrong-hardener': act(),
-} as const satisfies Readonly<Record<string, Code>>;
-export type EvidenceCode = keyof typeof EVIDENCE;
-export const EVIDENCE_CODES = Object.keys(EVIDENCE) as readonly EvidenceCode[];
+} as const satisfies Readonly<Record<EvidenceCode, Code>>;
 
 /** Of these only the strongest counts for one cause: they are one thing seen twice. */
 export const FAMILIES: readonly (readonly EvidenceCode[])[] = [

@@ -1,5 +1,6 @@
 import { DAY_MS } from '../../base/time.ts';
-import type { EvidenceCode } from './codes.ts';
+import type { EvidenceCode } from './ids.ts';
+import type { FaultId, SeenAfter } from './ids.ts';
 
 /**
  * Faults of a film, what can cause each, how likely that is before anything is known (3, 2, 1), and which evidence speaks for or
@@ -323,15 +324,9 @@ export const FAULT_CAUSES = {
     cause('unfinished', 3, { forStrong: ['low-still-showing'], for: ['filler-soft'] }),
     cause('filler-shrank', 2, { forStrong: ['covered-young'], for: ['filler-thick'] }),
   ],
-} as const satisfies Readonly<Record<string, readonly Cause[]>>;
+} as const satisfies Readonly<Record<FaultId, readonly Cause[]>>;
 
-export type FaultId = keyof typeof FAULT_CAUSES;
-export const FAULTS = Object.keys(FAULT_CAUSES) as readonly FaultId[];
 export type CauseIdOf<F extends FaultId> = (typeof FAULT_CAUSES)[F][number]['causeId'];
-
-/** When it was first seen, since the coat: some causes take years to show. */
-export const SEEN_AFTER = ['days', 'weeks', 'months', 'years'] as const;
-export type SeenAfter = (typeof SEEN_AFTER)[number];
 
 /** How long after a coat something was seen, by the time between them. */
 export function seenAfter(laidMs: number, seenMs: number): SeenAfter {

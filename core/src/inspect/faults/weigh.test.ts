@@ -1,8 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { seededRandom } from '../../base/random.ts';
 import { askOf, asksFor } from './ask.ts';
-import { EVIDENCE_CODES, OPPOSITES, type EvidenceCode } from './codes.ts';
-import { causesOf, FAULTS, ONLY, seenAfter, type Cause, type Speaks } from './table.ts';
+import { OPPOSITES } from './codes.ts';
+import { EVIDENCE_CODES, type EvidenceCode } from './ids.ts';
+import { causesOf, ONLY, seenAfter, type Cause, type Speaks } from './table.ts';
+import { FAULTS } from './ids.ts';
 import {
   candidatesOf,
   entropyBits,

@@ -1,13 +1,7 @@
-import { FAMILIES, OPPOSITES, type EvidenceCode } from './codes.ts';
-import {
-  causesOf,
-  LATE_PRIORS,
-  type Cause,
-  type FaultId,
-  type Level,
-  type Only,
-  type SeenAfter,
-} from './table.ts';
+import { FAMILIES, OPPOSITES } from './codes.ts';
+import { type EvidenceCode } from './ids.ts';
+import { causesOf, LATE_PRIORS, type Cause, type Level, type Only } from './table.ts';
+import { type FaultId, type SeenAfter } from './ids.ts';
 
 /** What is said of one piece of evidence. Weak: remembered and not logged, or only half so; it counts one level less. */
 export interface Told {

@@ -1,5 +1,5 @@
 import type { Only } from '../faults/table.ts';
-import { EVIDENCE_CODES, type EvidenceCode } from '../faults/codes.ts';
+import { EVIDENCE_CODES, type EvidenceCode } from '../faults/ids.ts';
 import { answerTo } from '../faults/ask.ts';
 import type { Evidence, Told } from '../faults/weigh.ts';
 import { AIR_EVIDENCE } from './airEvidence.ts';

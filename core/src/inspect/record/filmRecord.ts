@@ -5,7 +5,7 @@ import type { Survey } from '../../part/survey.ts';
 import type { Substrate } from '../../part/substrate.ts';
 import type { SurfaceStretch } from '../../part/thermal/track.ts';
 import type { TestCard } from '../cards.ts';
-import type { EvidenceCode } from '../faults/codes.ts';
+import type { EvidenceCode } from '../faults/ids.ts';
 
 /** What the shelf knows of the mix a coat came from. Null: not known. */
 export interface MixTold {

@@ -3,7 +3,7 @@ import { MINUTE_MS } from '../../base/time.ts';
 import type { Fact } from '../../facts/part.ts';
 import { steady } from '../../test/build.ts';
 import type { CardResult } from '../cards.ts';
-import type { EvidenceCode } from '../faults/codes.ts';
+import type { EvidenceCode } from '../faults/ids.ts';
 import { weigh } from '../faults/weigh.ts';
 import { cannotBe, evidenceWith, recordSays, weighable, type Answered } from './evidence.ts';
 import {

@@ -4,13 +4,8 @@ import { filmMap, type MappedReading } from '../../film/filmMap.ts';
 import { judgeFilm } from '../../film/judgeFilm.ts';
 import { findingsOf, foundAtMs, isOpenFinding, type Finding } from '../../inspect/findings.ts';
 import type { Only } from '../../inspect/faults/table.ts';
-import {
-  levelState,
-  type LevelCycle,
-  type LevelFace,
-  type LevelStandard,
-  type LevelState,
-} from '../../inspect/level.ts';
+import { levelState, type LevelCycle, type LevelFace, type LevelState } from '../../inspect/level.ts';
+import { type LevelStandard } from '../../inspect/kinds.ts';
 import { EVEN_WEIGHTS, repairOptions, wallLeftMm, type RepairOption } from '../../inspect/options.ts';
 import { judgePits, type PitVerdict } from '../../inspect/pits.ts';
 import type { FilmRecord } from '../../inspect/record/filmRecord.ts';

@@ -1,4 +1,3 @@
-import { lazy, Suspense } from 'react';
 import { NavLink, useNavigate, useParams } from 'react-router';
 import { PREDICTED_SPREAD_K } from '@calvetta/core';
 import type { PlaceAirResponse } from '@calvetta/contract';
@@ -18,8 +17,9 @@ import { Climate } from './Climate.tsx';
 import { HeatIt } from './HeatIt.tsx';
 import { Probes } from './Probes.tsx';
 import { Heading } from '../../ui/Heading.tsx';
+import { chunk } from '../../ui/chunk.tsx';
 
-const AirChart = lazy(() => import('./AirChart.tsx'));
+const AirChart = chunk(() => import('./AirChart.tsx'), <div className="h-[260px]" />);
 
 /** The air of each place: now, as it was, as it is forecast; which parts are in the wet; what heating would do. */
 export default function AirScreen() {
@@ -122,9 +122,7 @@ function PlaceAir({ air }: { readonly air: PlaceAirResponse }) {
             dashed is forecast, ± {units.spread(PREDICTED_SPREAD_K)}
           </span>
         </h2>
-        <Suspense fallback={<div className="h-[260px]" />}>
-          <AirChart air={air} />
-        </Suspense>
+        <AirChart air={air} />
       </section>
       <div className="grid gap-4 lg:grid-cols-2">
         <PartsHere air={air} />

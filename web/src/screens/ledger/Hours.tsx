@@ -1,5 +1,5 @@
-import { lazy, Suspense } from 'react';
 import { Link } from 'react-router';
+import { chunk } from '../../ui/chunk.tsx';
 import type { HoursView, Job, MachineHours, RateView, TradeCheck } from '@calvetta/core';
 import { SPENT_WORDS, TRADE_CHECK_WORDS, WORK_WORDS } from '@calvetta/contract/words';
 import { SPENT_ON } from '@calvetta/core';
@@ -30,7 +30,7 @@ export function Hours() {
   );
 }
 
-const MonthsChart = lazy(() => import('./MonthsChart.tsx'));
+const MonthsChart = chunk(() => import('./MonthsChart.tsx'), <p className="text-quiet">Drawing…</p>);
 const h = (hours: number): string => `${hours < 10 ? hours.toFixed(1) : Math.round(hours)} h`;
 
 function Machines({ data }: { readonly data: HoursView }) {
@@ -192,9 +192,7 @@ function Months({ data }: { readonly data: HoursView }) {
   return (
     <section aria-label="By month" className="border border-line bg-panel p-3">
       <h2 className="text-[18px]">By month</h2>
-      <Suspense fallback={<p className="text-quiet">Drawing…</p>}>
-        <MonthsChart months={shown} />
-      </Suspense>
+      <MonthsChart months={shown} />
     </section>
   );
 }

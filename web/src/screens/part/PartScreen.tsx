@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, type ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import { findingsOf, hingeMomentNm, isOpenFinding } from '@calvetta/core';
 import type { PartDetail } from '@calvetta/contract';
@@ -26,8 +26,9 @@ import { RouteStrip } from './RouteStrip.tsx';
 import { SignOffs } from './SignOffs.tsx';
 import { TimeBoard } from './TimeBoard.tsx';
 import { Heading } from '../../ui/Heading.tsx';
+import { chunk } from '../../ui/chunk.tsx';
 
-const Trace = lazy(() => import('./Trace.tsx'));
+const Trace = chunk(() => import('./Trace.tsx'), <div className="h-[230px]" />);
 
 /** One part: its film as a section, its windows and temperature on one time axis, its route and its history. */
 export default function PartScreen() {
@@ -52,13 +53,7 @@ function PartOf({ part }: { readonly part: PartDetail }) {
           <RouteStrip part={part} />
         </div>
         <div className="flex min-w-0 flex-col gap-4">
-          <TimeBoard part={part}>
-            {(axis) => (
-              <Suspense fallback={<div className="h-[230px]" />}>
-                <Trace part={part} axis={axis} />
-              </Suspense>
-            )}
-          </TimeBoard>
+          <TimeBoard part={part}>{(axis) => <Trace part={part} axis={axis} />}</TimeBoard>
           <PartRecord part={part} />
           <NonConformances part={part} />
           <SignOffs part={part} />

@@ -1,5 +1,3 @@
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import {
   dragLimit,
@@ -12,6 +10,7 @@ import {
 } from '@calvetta/core';
 import { columnAt, groundOf, xAt, type Column, type Ground } from './geometry.ts';
 import { LaneRow, type Dragged } from './LaneRow.tsx';
+import { dayAndClock, shownAt, weekdayAndDate } from '../../ui/time.ts';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { NightRow } from './NightRow.tsx';
 import { timeWords } from './planWords.ts';
@@ -188,10 +187,9 @@ function Head({
   session,
   onSession,
 }: Pick<Props, 'view' | 'session' | 'onSession'> & { readonly ground: Ground }) {
-  const zoned = (ms: number): TZDate => new TZDate(ms, view.zone);
+  const monthOf = (ms: number): string => shownAt(ms, view.zone).month;
   const isNewMonth = (c: Column): boolean =>
-    c.index === 0 ||
-    format(zoned(c.fromMs), 'yyyyMM') !== format(zoned(ground.columns[c.index - 1]!.fromMs), 'yyyyMM');
+    c.index === 0 || monthOf(c.fromMs) !== monthOf(ground.columns[c.index - 1]!.fromMs);
   return (
     <div className="sticky top-0 z-20 h-[78px] border-b border-line bg-panel">
       <span
@@ -209,13 +207,13 @@ function Head({
             key={c.fromMs}
             type="button"
             aria-pressed={isChosen}
-            aria-label={`Session ${format(zoned(c.fromMs), 'EEE d MMM HH:mm')}, ${Math.round(share * 100)} % of its hands taken`}
+            aria-label={`Session ${dayAndClock(c.fromMs, view.zone)}, ${Math.round(share * 100)} % of its hands taken`}
             onClick={() => onSession(c.index)}
             className={`figure absolute top-0 h-full text-center text-[13px] leading-tight ${isChosen ? 'bg-chosen text-chosen-ink' : 'hover:bg-ground'}`}
             style={{ left: NAMES_PX + c.x, width: c.width }}
           >
-            <span className="block pt-1">{isNewMonth(c) ? format(zoned(c.fromMs), 'MMM') : '\u00a0'}</span>
-            <span className="block">{format(zoned(c.fromMs), 'EEE d')}</span>
+            <span className="block pt-1">{isNewMonth(c) ? monthOf(c.fromMs) : '\u00a0'}</span>
+            <span className="block">{weekdayAndDate(c.fromMs, view.zone)}</span>
             <span className="mx-1 mt-1 block h-[22px] border border-current/40" aria-hidden="true">
               <span className="block bg-current/60" style={{ height: `${(1 - share) * 100}%`, opacity: 0 }} />
               <span className="block bg-current/60" style={{ height: `${share * 100}%` }} />

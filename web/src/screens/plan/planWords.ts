@@ -1,8 +1,6 @@
-import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
 import type { PlanBlock, PlanView } from '@calvetta/core';
 import { workWords } from '@calvetta/contract/words';
-import { clockTime, duration } from '../../ui/time.ts';
+import { clockTime, dayOf, duration } from '../../ui/time.ts';
 
 export const blockWords = (b: PlanBlock): string =>
   workWords({
@@ -17,7 +15,7 @@ type Clock = Pick<PlanView, 'nowMs' | 'zone'>;
 
 /** "today", "Sat 28 Nov". */
 export function dayWords(ms: number, { nowMs, zone }: Clock): string {
-  const [day, today] = [ms, nowMs].map((t) => format(new TZDate(t, zone), 'EEE d MMM'));
+  const [day, today] = [ms, nowMs].map((t) => dayOf(t, zone));
   return day === today ? 'today' : day!;
 }
 /** "Sat 28 Nov 09:30". */

@@ -7,8 +7,8 @@ import type { SurfaceStretch } from '../../../part/thermal/track.ts';
 import type { ProductSheet } from '../../../products/sheet.ts';
 import { sheet, steady, T0 } from '../../../test/build.ts';
 import type { CardResult, TestCard } from '../../cards.ts';
-import type { EvidenceCode } from '../../faults/codes.ts';
-import type { FaultId, SeenAfter } from '../../faults/table.ts';
+import type { EvidenceCode } from '../../faults/ids.ts';
+import type { FaultId, SeenAfter } from '../../faults/ids.ts';
 import type { FilmRecord, MixTold } from '../filmRecord.ts';
 
 /** Builders for tests only: the record of a film from a few words. */
