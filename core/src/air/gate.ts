@@ -36,7 +36,13 @@ export interface Conditions {
 
 export type GateStatus = 'pass' | 'marginal' | 'fail' | 'unknown';
 export type GateKind =
-  'dew-margin' | 'rh-max' | 'rh-min' | 'surface-min' | 'surface-max' | 'air-min' | 'air-max';
+  | 'dew-margin'
+  | 'rh-max'
+  | 'rh-min'
+  | 'surface-min'
+  | 'surface-max'
+  | 'air-min'
+  | 'air-max';
 
 /** One gate's verdict: how far the deciding value is inside (+) or outside (−) its limit, with its uncertainty. */
 export interface Gate {

@@ -2,7 +2,8 @@ import type { Failure } from './failure.ts';
 
 /** Outcome of a computation that can meet impossible input: a value, or one typed failure. Never throws, never NaN. */
 export type Result<T, E = Failure> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: E };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly error: E };
 
 export function ok<T>(value: T): { readonly ok: true; readonly value: T } {
   return { ok: true, value };

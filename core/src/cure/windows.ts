@@ -141,7 +141,14 @@ export function maxEdge(film: Film, edge: WindowEdge): Edge {
 }
 
 export type OvercoatState =
-  'early' | 'open' | 'closing' | 'lift' | 'shut' | 'keyed' | 'forbidden' | 'unknown';
+  | 'early'
+  | 'open'
+  | 'closing'
+  | 'lift'
+  | 'shut'
+  | 'keyed'
+  | 'forbidden'
+  | 'unknown';
 
 /** A stretch of the ribbon: what the coat is at that time on the overcoat axis. */
 export interface RibbonSpan extends Span {

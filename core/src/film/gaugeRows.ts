@@ -16,7 +16,8 @@ export type GaugeRefusal =
   | { readonly code: 'no-readings' }
   | { readonly code: 'too-thick'; readonly line: number; readonly gotUm: number; readonly maxUm: number };
 export type GaugeAnswer =
-  { readonly ok: true; readonly value: GaugeRows } | { readonly ok: false; readonly error: GaugeRefusal };
+  | { readonly ok: true; readonly value: GaugeRows }
+  | { readonly ok: false; readonly error: GaugeRefusal };
 
 const UNIT_WORDS: readonly (readonly [RegExp, 'um' | 'mil'])[] = [
   [/\b(mil|mils|thou)\b/i, 'mil'],

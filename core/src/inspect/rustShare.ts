@@ -243,7 +243,8 @@ export function rustShare({
   corners,
   touches,
 }: RustAsked):
-  { readonly ok: true; readonly value: RustShare } | { readonly ok: false; readonly error: RustRefusal } {
+  | { readonly ok: true; readonly value: RustShare }
+  | { readonly ok: false; readonly error: RustRefusal } {
   const refuse = (error: RustRefusal) => ({ ok: false, error }) as const;
   const rust = touches.filter((t) => t.isRust).length;
   const sound = touches.length - rust;

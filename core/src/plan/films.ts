@@ -156,11 +156,7 @@ const stands = bySheetAndInstant();
 const gone = bySheetAndInstant();
 
 /** How long a mix stands before it may be used when it is made then, at the worst; half an hour where nobody knows. */
-export const mixStandsMs = (
-  sheet: ProductSheet,
-  track: readonly SurfaceStretch[],
-  mixedMs: number,
-): number =>
+export const mixStandsMs = (sheet: ProductSheet, track: readonly SurfaceStretch[], mixedMs: number): number =>
   sheet.stages.induction === undefined
     ? 0
     : stands(

@@ -7,7 +7,15 @@ import { COAT_KINDS_OF_STEP, OPEN_COATS, type RouteStep, type StepKind } from '.
 
 /** How a route ends: with paint, or with something that is not paint. */
 export type RouteAnswer =
-  'paint' | 'preserve' | 'bare' | 'inside-only' | 'repair' | 'replace' | 'send' | 'refer' | 'watch';
+  | 'paint'
+  | 'preserve'
+  | 'bare'
+  | 'inside-only'
+  | 'repair'
+  | 'replace'
+  | 'send'
+  | 'refer'
+  | 'watch';
 
 /** An answer without paint that may be given for a part. */
 export interface NotPaint {

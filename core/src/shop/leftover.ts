@@ -8,7 +8,13 @@ import { coatNeedMl, colourFor, thinPctOf, type MixNow } from './shelf.ts';
 import { partsInUse, type Snapshot } from './snapshot.ts';
 
 export type LeftoverWhy =
-  'other-colour' | 'no-colour' | 'air' | 'not-open' | 'no-area' | 'too-much' | 'shuts-first';
+  | 'other-colour'
+  | 'no-colour'
+  | 'air'
+  | 'not-open'
+  | 'no-area'
+  | 'too-much'
+  | 'shuts-first';
 /** A waiting part that a leftover could go on. */
 export interface LeftoverView {
   readonly partId: string;

@@ -10,7 +10,14 @@ import {
 
 /** What a number measures. Each dimension has one inner unit: °C, K (difference), µm, m, m², L, kg, %. */
 export type Dimension =
-  'temperature' | 'temperatureDifference' | 'film' | 'length' | 'area' | 'volume' | 'mass' | 'percent';
+  | 'temperature'
+  | 'temperatureDifference'
+  | 'film'
+  | 'length'
+  | 'area'
+  | 'volume'
+  | 'mass'
+  | 'percent';
 
 /** A way of reading a written unit: inner = number · factor + offset. */
 export interface UnitDefinition {

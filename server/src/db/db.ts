@@ -3,7 +3,7 @@ import pg from 'pg';
 /** What a query needs: the pool, or a client inside a transaction. */
 export interface Db {
   // R is the caller's promise about the row, checked nowhere: each sql module keeps its own row type and mapper.
-  // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
+  // oxlint-disable-next-line typescript/no-unnecessary-type-parameters
   query<R extends object>(
     text: string,
     values?: readonly unknown[],
@@ -32,7 +32,7 @@ export function openDatabase(url: string): Database {
   // An idle client that loses its server emits here; the next query opens a new one.
   pool.on('error', () => undefined);
   const on = (client: pg.Pool | pg.PoolClient): Db => ({
-    // eslint-disable-next-line @typescript-eslint/no-unnecessary-type-parameters
+    // oxlint-disable-next-line typescript/no-unnecessary-type-parameters
     query: async <R extends object>(text: string, values: readonly unknown[] = []) => {
       const r = await client.query<R & pg.QueryResultRow>(text, [...values]);
       return { rows: r.rows as R[], rowCount: r.rowCount };

@@ -27,8 +27,23 @@ const TOO_FAR = 'at most 15 days ahead';
 const MAX_FILE = 200 * 1024 * 1024;
 
 const UPLOAD = 'calvetta-import-';
+/** What came in, in a file of its own. */
+interface Spooled {
+  readonly path: string;
+  readonly bytes: number;
+  readonly drop: () => Promise<void>;
+}
+/** Works on a file that came in, and takes it away however that ends. */
+async function withFile<T>(file: Spooled, work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } finally {
+    await file.drop();
+  }
+}
+
 /** Writes the request's body to a file of its own, so that the upload and the reading of it do not wait for each other. */
-async function spool(req: Request): Promise<{ path: string; bytes: number; drop: () => Promise<void> }> {
+async function spool(req: Request): Promise<Spooled> {
   const folder = await mkdtemp(join(tmpdir(), UPLOAD));
   const path = join(folder, 'body');
   const drop = (): Promise<void> => rm(folder, { recursive: true, force: true });
@@ -94,7 +109,7 @@ export function importsRoutes(deps: Deps): Router {
     const jobId = jobs.start(
       'readings',
       file.bytes,
-      (job) => importReadings(deps, file.path, target, job).finally(file.drop),
+      (job) => withFile(file, () => importReadings(deps, file.path, target, job)),
       told,
     );
     res.status(202).json({ jobId, placeId });
@@ -125,7 +140,7 @@ export function importsRoutes(deps: Deps): Router {
     const jobId = jobs.start(
       'forecast',
       file.bytes,
-      (job) => importForecast(deps, workshopId, zone, file.path, job).finally(file.drop),
+      (job) => withFile(file, () => importForecast(deps, workshopId, zone, file.path, job)),
       told,
     );
     res.status(202).json({ jobId });

@@ -3,7 +3,9 @@ import { ALL_STALE, NOTHING_STALE, type Stale } from './loadShop.ts';
 
 /** What is to be derived again. */
 export type Need =
-  { readonly kind: 'all' } | { readonly kind: 'parts'; readonly partIds: ReadonlySet<string> } | null;
+  | { readonly kind: 'all' }
+  | { readonly kind: 'parts'; readonly partIds: ReadonlySet<string> }
+  | null;
 
 /** What a message makes stale of the shop; null when it is about something else. */
 export function staleOf(message: LiveMessage): Stale | null {

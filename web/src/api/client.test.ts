@@ -9,7 +9,7 @@ it('what is read after a write names the last entry that is known to be stored',
   const asked: (string | undefined)[] = [];
   const answers = [{}, { seq: 41 }, {}, { seq: 7 }, {}];
   globalThis.fetch = ((_path, init) => {
-    asked.push((init?.headers as Record<string, string>)['x-calvetta-seq']);
+    asked.push((init!.headers as Record<string, string>)['x-calvetta-seq']);
     return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(answers.shift()) });
   }) as typeof fetch;
   const write = readingWrite('shed', { at: '2026-03-05T18:00:00Z', airC: 9, rhPct: 70 });

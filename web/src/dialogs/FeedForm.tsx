@@ -7,7 +7,9 @@ import { useSave } from '../forms/useSave.ts';
 import { Button } from '../ui/Button.tsx';
 
 type State =
-  { readonly is: 'unknown' } | { readonly is: 'made'; readonly url: string } | { readonly is: 'ended' };
+  | { readonly is: 'unknown' }
+  | { readonly is: 'made'; readonly url: string }
+  | { readonly is: 'ended' };
 
 /** An address at which somebody's own calendar asks for their part of the plan. */
 export function FeedForm({ person }: { readonly person: Person }) {

@@ -3,7 +3,8 @@ import { failureWords } from './failureWords.ts';
 
 /** A typed field as its value, or what is wrong with it and what would be accepted. */
 export type Read<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: string };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly problem: string };
 /** How a field is read. */
 export type Reader<T> = (text: string) => Read<T>;
 

@@ -81,8 +81,8 @@ export function ClimateFinder({ months, onTake }: FinderProps) {
             About <strong>{found.value.category}</strong>
             {found.value.from === found.value.to
               ? ''
-              : `, from ${found.value.from} to ${found.value.to}`}: {ANSWER_WORDS[found.value.category]}. In a
-            survey you decide.
+              : `, from ${found.value.from} to ${found.value.to}`}:{' '}
+            {ANSWER_WORDS[found.value.category]}. In a survey you decide.
             {onTake ? (
               <Button className="mt-1 block" isInRow onClick={() => onTake(found.value.category)}>
                 Answer {found.value.category}

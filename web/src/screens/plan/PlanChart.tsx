@@ -137,7 +137,8 @@ function byMachine(view: PlanView) {
 }
 
 type Step =
-  { readonly kind: 'go'; readonly opId: string } | { readonly kind: 'move'; readonly sessionMs: number };
+  | { readonly kind: 'go'; readonly opId: string }
+  | { readonly kind: 'move'; readonly sessionMs: number };
 
 interface StepLane {
   readonly blocks: readonly Pick<PlanBlock, 'opId' | 'spans' | 'isMend'>[];
