@@ -17,7 +17,7 @@ const common = {
 };
 const node = {
   ...common,
-  testEnvironment: 'node',
+  testEnvironment: '<rootDir>/scripts/jest-environment.cjs',
   testEnvironmentOptions: { customExportConditions: ['@calvetta/source', 'node', 'node-addons'] },
 };
 
