@@ -1,7 +1,3 @@
-/**
- * Walks the demo hour by hour and prints as JSON which states and acts it misses when: `walk.ts <from, ms> <hours> <stride>`. A process of
- * its own, because a test runner's modules make it six times slower.
- */
 import { readFileSync } from 'node:fs';
 import { benchOf, deriveShop, HOUR_MS, shopStateOf, type ActCode, type Headline } from '@calvetta/core';
 import type { ShopFile } from '@calvetta/contract';
@@ -31,8 +27,8 @@ function rowsAt(nowMs: number, partIds: ReadonlySet<string> | null) {
   return benchOf(deriveShop(shop, airAt(file, nowMs), nowMs)).rows;
 }
 
-/** Missing states and acts by the moment they miss at. */
-function missing(fromMs: number, hours: number, stride: number): string[] {
+/** Walks the demo hour by hour: missing states and acts, by the moment they miss at. */
+export function missing(fromMs: number, hours: number, stride: number): string[] {
   // Parts that rest stay at rest: those in motion are looked at hour by hour.
   const inMotion = new Set(rowsAt(fromMs, null).map((r) => r.partId));
   const out: string[] = [];
@@ -46,6 +42,3 @@ function missing(fromMs: number, hours: number, stride: number): string[] {
   }
   return out;
 }
-
-const [from, hours, stride] = process.argv.slice(2).map(Number);
-console.log(JSON.stringify(missing(from!, hours!, stride!)));

@@ -6,6 +6,7 @@ import { promisify } from 'node:util';
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
 import type { ChainVerdict } from '@calvetta/contract';
 import type { FactInput } from '@calvetta/contract';
+import { program } from './test/program.ts';
 import { factInput, smallShop } from './test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..');
@@ -79,22 +80,18 @@ let doorUrl: string;
 let server: { base: string; child: ChildProcess };
 
 async function startServer(): Promise<typeof server> {
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', '--conditions=@calvetta/source', join(ROOT, 'server', 'src', 'main.ts')],
-    {
-      cwd: ROOT,
-      env: {
-        ...process.env,
-        NODE_OPTIONS: '',
-        DATABASE_URL: doorUrl,
-        MIGRATE_URL: cluster.ownerUrl,
-        PORT: '0',
-        SIMULATE: '0',
-        LOG_LEVEL: 'error',
-      },
+  const child = spawn(process.execPath, [program('main')], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      NODE_OPTIONS: '',
+      DATABASE_URL: doorUrl,
+      MIGRATE_URL: cluster.ownerUrl,
+      PORT: '0',
+      SIMULATE: '0',
+      LOG_LEVEL: 'error',
     },
-  );
+  });
   const base = await new Promise<string>((done, fail) => {
     let text = '';
     child.stdout.on('data', (b: Buffer) => {

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
+import { program } from './test/program.ts';
 import { factInput, freshDatabase, smallShop } from './test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..');
@@ -13,23 +14,19 @@ const running = new Set<ChildProcess>();
 async function start(
   env: Record<string, string> = {},
 ): Promise<{ base: string; child: ChildProcess; exit: Promise<number | null> }> {
-  const child = spawn(
-    process.execPath,
-    ['--import', 'tsx', '--conditions=@calvetta/source', join(ROOT, 'server', 'src', 'main.ts')],
-    {
-      cwd: ROOT,
-      env: {
-        ...process.env,
-        NODE_OPTIONS: '',
-        DATABASE_URL: url,
-        MIGRATE_URL: ownerUrl,
-        PORT: '0',
-        SIMULATE: '0',
-        LOG_LEVEL: 'warn',
-        ...env,
-      },
+  const child = spawn(process.execPath, [program('main')], {
+    cwd: ROOT,
+    env: {
+      ...process.env,
+      NODE_OPTIONS: '',
+      DATABASE_URL: url,
+      MIGRATE_URL: ownerUrl,
+      PORT: '0',
+      SIMULATE: '0',
+      LOG_LEVEL: 'warn',
+      ...env,
     },
-  );
+  });
   running.add(child);
   const exit = new Promise<number | null>((done) => child.on('exit', (code) => done(code)));
   const base = await new Promise<string>((done, fail) => {
@@ -91,11 +88,10 @@ describe('the program', () => {
   it('is not opened to others’ machines before it has an owner; bin/owner’s program makes one, and then everyone signs in', async () => {
     await expect(start({ HOST: '0.0.0.0' })).rejects.toThrow(/no owner yet.*bin\/owner/);
     const owner = async (name: string): Promise<string> => {
-      const child = spawn(
-        process.execPath,
-        ['--import', 'tsx', '--conditions=@calvetta/source', join(ROOT, 'server/src/door/cli.ts'), name],
-        { cwd: ROOT, env: { ...process.env, NODE_OPTIONS: '', OWNER_URL: ownerUrl, ADDRESS: 'http://shed' } },
-      );
+      const child = spawn(process.execPath, [program('door/cli'), name], {
+        cwd: ROOT,
+        env: { ...process.env, NODE_OPTIONS: '', OWNER_URL: ownerUrl, ADDRESS: 'http://shed' },
+      });
       let said = '';
       for (const out of [child.stdout, child.stderr]) out.on('data', (b: Buffer) => (said += b.toString()));
       await new Promise((done) => child.on('exit', done));

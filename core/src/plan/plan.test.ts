@@ -1,6 +1,4 @@
 import { describe, expect, it } from '@jest/globals';
-import { execFileSync } from 'node:child_process';
-import { fileURLToPath } from 'node:url';
 import { DateTime } from 'luxon';
 import { DAY_MS, HOUR_MS, MINUTE_MS } from '../base/time.ts';
 import { sheet } from '../test/build.ts';
@@ -13,7 +11,8 @@ import type { Plan, PlanProblem, PlanSession } from './problem.ts';
 import { tryPin } from './pin.ts';
 import { readPlan } from './reading.ts';
 import { air, ASK, coatOp, op, part, problem, surface, ZONE } from './test/shop.ts';
-import { LAW_NAMES, movedBy, type LawsFound } from './test/lawNames.ts';
+import { LAW_NAMES, movedBy } from './test/lawNames.ts';
+import { lawsOver } from './test/laws.ts';
 import { PlanWeather } from './weather.ts';
 
 const at = (text: string): number => DateTime.fromISO(text, { zone: ZONE }).toMillis();
@@ -29,7 +28,6 @@ const session = (from: string, to: string, people = 2): PlanSession => ({
   people,
   who: unnamed(people, 1),
 });
-const LAWS = fileURLToPath(new URL('./test/laws.ts', import.meta.url));
 
 /** Thursday evening, steady air. */
 const NOW = at('2026-03-05T17:00');
@@ -234,16 +232,11 @@ describe('a run', () => {
 });
 
 describe('laws, over random shops (docs/plan.md, Laws)', () => {
-  // A process of its own: a test runner's modules make it eight times slower. 10 000 by PLAN_SHOPS.
-  const shops = process.env['PLAN_SHOPS'] ?? '80';
-  const found = JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', '--conditions=@calvetta/source', LAWS, '0', shops], {
-      encoding: 'utf8',
-      maxBuffer: 50_000_000,
-    }),
-  ) as LawsFound;
+  // 10 000 by PLAN_SHOPS.
+  const shops = Number(process.env['PLAN_SHOPS'] ?? 60);
+  const found = lawsOver(0, shops);
   it('looked at enough of them, of every sort', () => {
-    expect(found.shops).toBe(Number(shops));
+    expect(found.shops).toBe(shops);
     expect(found.coats).toBeGreaterThan(found.shops * 4);
     expect(found.mends).toBeGreaterThan(0);
     expect(found.whole).toBeGreaterThan(found.shops / 3);

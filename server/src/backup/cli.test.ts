@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
 import { at, firstOwner, signIn } from '../test/door.ts';
+import { program } from '../test/program.ts';
 import { factInput, freshDatabase, startTestApp, type FreshDatabase, type TestApp } from '../test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..', '..');
@@ -13,7 +14,7 @@ const file = join(folder, 'whole.ndjson.gz');
 
 /** The program of bin/backup and bin/restore: what it prints, or what it complains of. */
 async function cli(ownerUrl: string, ...args: string[]): Promise<string> {
-  const node = ['--import', 'tsx', '--conditions=@calvetta/source', join(ROOT, 'server/src/backup/cli.ts')];
+  const node = [program('backup/cli')];
   const env = { ...process.env, NODE_OPTIONS: '', OWNER_URL: ownerUrl, SERVER_ROLE: 'server' };
   try {
     return (await promisify(execFile)(process.execPath, [...node, ...args], { cwd: ROOT, env })).stdout;

@@ -1,10 +1,10 @@
 import { execFile } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import type { ChainVerdict } from '@calvetta/contract';
 import type { Db } from '../db/db.ts';
+import { program } from '../test/program.ts';
 import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 
 const PART = 'quarry.main-frame-left';
@@ -194,7 +194,7 @@ describe('verify', () => {
 describe('bin/verify', () => {
   /** The program behind it: what it prints, and its exit code. */
   const cli = async (...args: string[]): Promise<readonly [code: number, said: string]> => {
-    const node = ['--import', 'tsx', '--conditions=@calvetta/source', join(import.meta.dirname, 'cli.ts')];
+    const node = [program('ledger/cli')];
     const env = { ...process.env, NODE_OPTIONS: '', OWNER_URL: app.url };
     try {
       return [0, (await promisify(execFile)(process.execPath, [...node, ...args], { env })).stdout];

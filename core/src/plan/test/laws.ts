@@ -1,4 +1,3 @@
-/** Makes and judges plans of random shops, and prints as JSON which laws of docs/plan.md broke where: `laws.ts <first> <count>`. */
 import { DAY_MS, MINUTE_MS } from '../../base/time.ts';
 import { boundOf } from '../bound.ts';
 import { orderOf } from '../pin.ts';
@@ -19,7 +18,6 @@ const NOWS = [
 ];
 const PLANS = 5;
 
-const broken = Object.fromEntries(LAW_NAMES.map((n) => [n, [] as string[]])) as Record<LawName, string[]>;
 const startOf = (plan: Plan, opId: string): number =>
   plan.items.find((i) => i.opId === opId)!.spans[0]!.fromMs;
 
@@ -68,39 +66,42 @@ function readLater(p: PlanProblem, plan: Plan, where: (law: LawName, what?: stri
     where('a plan read days later is mended so that it holds', JSON.stringify(breaches[0]));
 }
 
-const [first, count] = process.argv.slice(2).map(Number) as [number, number];
-let coats = 0;
-let mends = 0;
-let whole = 0;
-for (let i = first; i < first + count; i++) {
-  const where = (law: LawName, what = ''): void => void broken[law].push(`shop ${i} ${what}`);
-  const shop = (): PlanProblem => randomShop(i * 7919, Date.parse(NOWS[i % NOWS.length]!));
-  const p = shop();
-  const steps = search(p);
-  for (const s of steps) {
-    const breaches = checkPlan(p, s.last.plan);
-    if (breaches.length > 0) where('no plan that is made breaks anything', JSON.stringify(breaches[0]));
+/** Makes and judges plans of random shops from `first` on: which laws of docs/plan.md broke, and where. */
+export function lawsOver(first: number, count: number): LawsFound {
+  const broken = Object.fromEntries(LAW_NAMES.map((n) => [n, [] as string[]])) as Record<LawName, string[]>;
+  let coats = 0;
+  let mends = 0;
+  let whole = 0;
+  for (let i = first; i < first + count; i++) {
+    const where = (law: LawName, what = ''): void => void broken[law].push(`shop ${i} ${what}`);
+    const shop = (): PlanProblem => randomShop(i * 7919, Date.parse(NOWS[i % NOWS.length]!));
+    const p = shop();
+    const steps = search(p);
+    for (const s of steps) {
+      const breaches = checkPlan(p, s.last.plan);
+      if (breaches.length > 0) where('no plan that is made breaks anything', JSON.stringify(breaches[0]));
+    }
+    if (steps.some((s, k) => k > 0 && s.best.cost.total > steps[k - 1]!.best.cost.total))
+      where('a plan never gets worse as the search goes on');
+    const { plan, reading, cost } = steps[PLANS - 1]!.best;
+    if (i % 4 === 0 && JSON.stringify(search(shop())[PLANS - 1]!.best.plan) !== JSON.stringify(plan))
+      where('the same shop and seed make the same plan');
+    spoil(p, plan, where);
+    readLater(p, plan, where);
+    anew(p, steps[PLANS - 1]!.best, i, where);
+    const bound = boundOf(p, 'm');
+    if (reading.finishedMs.size === p.parts.length) {
+      whole++;
+      if (bound === null || Math.max(...reading.finishedMs.values()) < bound - 1)
+        where('no machine is done before its bound', `${bound} ${cost.total}`);
+    }
+    const more = { ...p, sessions: p.sessions.map((s) => ({ ...s, people: s.people + 1 })) };
+    if (checkPlan(more, plan).length > 0) where('more people in every session never break a plan that held');
+    const then = makePlans(more, orderOf(plan), plan).next().value.best;
+    if (then.cost.total > cost.total)
+      where('more people in every session never make a plan dearer', `${then.cost.total} for ${cost.total}`);
+    coats += reading.coats.size;
+    mends += plan.items.filter((x) => isMend(x.opId)).length;
   }
-  if (steps.some((s, k) => k > 0 && s.best.cost.total > steps[k - 1]!.best.cost.total))
-    where('a plan never gets worse as the search goes on');
-  const { plan, reading, cost } = steps[PLANS - 1]!.best;
-  if (i % 4 === 0 && JSON.stringify(search(shop())[PLANS - 1]!.best.plan) !== JSON.stringify(plan))
-    where('the same shop and seed make the same plan');
-  spoil(p, plan, where);
-  readLater(p, plan, where);
-  anew(p, steps[PLANS - 1]!.best, i, where);
-  const bound = boundOf(p, 'm');
-  if (reading.finishedMs.size === p.parts.length) {
-    whole++;
-    if (bound === null || Math.max(...reading.finishedMs.values()) < bound - 1)
-      where('no machine is done before its bound', `${bound} ${cost.total}`);
-  }
-  const more = { ...p, sessions: p.sessions.map((s) => ({ ...s, people: s.people + 1 })) };
-  if (checkPlan(more, plan).length > 0) where('more people in every session never break a plan that held');
-  const then = makePlans(more, orderOf(plan), plan).next().value.best;
-  if (then.cost.total > cost.total)
-    where('more people in every session never make a plan dearer', `${then.cost.total} for ${cost.total}`);
-  coats += reading.coats.size;
-  mends += plan.items.filter((x) => isMend(x.opId)).length;
+  return { shops: count, coats, mends, whole, broken };
 }
-console.log(JSON.stringify({ shops: count, coats, mends, whole, broken } satisfies LawsFound));
