@@ -102,7 +102,7 @@ export function readyPart(frame: Frame, row: PartRow): ReadyPart {
 /** A film that began so long ago has a track of its own. */
 const LONG_AGO_MS = 30 * DAY_MS;
 /** Tracks a derivation holds at once, for parts that may share them. */
-const TRACKS_KEPT = 64;
+const TRACKS_KEPT = 16;
 
 interface TrackAsked {
   readonly stays: readonly Residence[];
