@@ -1,10 +1,9 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
-import type { Page } from 'playwright-core';
-import type { StoredPlan } from '@calvetta/contract';
 import { violations } from './accessible.ts';
 import { open, startStage, type Stage } from './browser.ts';
+import { blocks, keptPlan, makePlan } from './plans.ts';
 
 let stage: Stage;
 beforeAll(async () => {
@@ -13,25 +12,13 @@ beforeAll(async () => {
 afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
-const kept = async (): Promise<StoredPlan | null> =>
-  ((await stage.app.call('GET', '/api/plan')).body as { plan: StoredPlan | null }).plan;
-const blocks = (page: Page) => page.locator('[data-plan-block]');
-
-/** Makes a plan of what is ticked, and is content with the first. */
-async function make(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Make a plan' }).click();
-  await blocks(page).first().waitFor({ timeout: 60_000 });
-  await page.getByRole('button', { name: 'Stop at this one' }).click();
-  await page.getByText(/plans? tried; this is the best/).waitFor();
-}
-
 describe('plan a machine to a date, move work, lose an evening, keep it', () => {
   it('the whole of it', async () => {
     const page = await stage.desk();
     await open(stage, page, '/plan');
     // Ticked already: the machine with most to do. A date is given to it.
     await page.getByLabel('Quarry tank No. 4 is due').fill('2026-05-23');
-    await make(page);
+    await makePlan(page);
     expect(await page.getByRole('heading', { name: 'Plan' }).count()).toBe(1);
     await page.getByText(/cannot be before/).waitFor();
     expect(await violations(page)).toEqual([]);
@@ -73,7 +60,7 @@ describe('plan a machine to a date, move work, lose an evening, keep it', () => 
     // Kept: by whom is known, the calendar has it, the Bench says when.
     await page.getByRole('button', { name: 'Keep this plan' }).click();
     await page.getByText('The plan is kept').waitFor();
-    const stored = await kept();
+    const stored = await keptPlan(stage);
     expect(stored).toMatchObject({ version: 1, personId: 'ines' });
     expect(stored!.ask.machines).toEqual([{ machineId: 'quarry', dueDay: '2026-05-23', weight: 1 }]);
     expect(stored!.ask.pins.map((p) => p.opId)).toEqual([opId]);
@@ -103,7 +90,7 @@ describe('plan a machine to a date, move work, lose an evening, keep it', () => 
     await page.getByRole('button', { name: 'Stop at this one' }).waitFor();
     await page.getByText(/plans? tried so far/).waitFor();
     await page.getByRole('button', { name: 'Stop at this one' }).click();
-    const holds = (await kept())!;
+    const holds = (await keptPlan(stage))!;
     const theirs = {
       planId: 'a0000000-0000-4000-8000-000000000001',
       version: holds.version,
@@ -115,112 +102,8 @@ describe('plan a machine to a date, move work, lose an evening, keep it', () => 
     await page.route('**/api/live**', (r) => r.abort());
     expect((await stage.app.post('/api/plan', theirs)).status).toBe(201);
     await page.getByText(/^Kept /).waitFor();
-    expect((await kept())!.personId).toBe('ruth');
+    expect((await keptPlan(stage))!.personId).toBe('ruth');
   }, 120_000);
-});
-
-describe('what if another product', () => {
-  it('is judged part by part, stands beside the plan without, and both are lived through by the same replays', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/plan');
-    // A plan that is kept comes by itself; until it is read the page offers to make one.
-    if ((await kept()) === null) await make(page);
-    await blocks(page).first().waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'What is asked' }).click();
-    await page.getByLabel('What if in place of').selectOption({ label: 'Epoxy primer' });
-    await page.getByLabel('we laid').selectOption({ label: 'Zinc-rich epoxy' });
-    const form = page.locator('form', { hasText: 'What if in place of' });
-    await form.getByRole('button', { name: 'Try it' }).click();
-    const stop = page.getByRole('button', { name: 'Stop at this one' });
-    await stop.waitFor();
-    const beside = page.getByRole('region', { name: 'Side by side' });
-    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
-    await stop.click();
-    await beside.getByText('What if: Zinc-rich epoxy in place of epoxy primer').waitFor();
-    // Zinc-rich goes on steel alone (ISO 12944-5): the stainless handrails keep their epoxy.
-    await beside.getByText(/keeps? what the routes say/).click();
-    await beside.getByText(/^Handrails: /).waitFor();
-    await beside.getByRole('button', { name: 'How sure is each?' }).click();
-    await beside
-      .getByText(/done four times in five by/)
-      .first()
-      .waitFor({ timeout: 60_000 });
-    // A plan with it changes no route, and that is said.
-    await page.getByText(/The routes still say Epoxy primer/).waitFor();
-    await beside.getByRole('button', { name: 'Back to as it was' }).click();
-    await beside.waitFor({ state: 'detached' });
-    expect(await page.getByText(/The routes still say/).count()).toBe(0);
-  });
-});
-
-describe('work dragged with a mouse, and how sure it all is', () => {
-  it('says at every session what speaks against it; let go past its edge it is stopped with the figure', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/plan');
-    await page.getByRole('button', { name: 'What is asked' }).click();
-    await page.getByLabel('Plan Quarry tank No. 4').uncheck();
-    await page.getByLabel('Plan Estuary van chassis').check();
-    await page.getByRole('button', { name: /^Make (a plan|it again)$/ }).click();
-    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Stop at this one' }).click();
-    await page.getByText(/plans? tried; this is the best/).waitFor();
-    const says = page.locator('p[role="status"]', { hasText: /its window shuts|nothing against it/ });
-    // Of the coats on the page, one whose window shuts before the last session in sight.
-    const coats = page.locator('[data-plan-block*="/topcoat"]');
-    const columns = page.locator('button[aria-label^="Session "]');
-    const chart = (await columns
-      .last()
-      .locator('xpath=ancestor::div[contains(@class,"overflow-auto")]')
-      .boundingBox())!;
-    let stopped: string | null = null;
-    for (let i = 0; i < (await coats.count()) && stopped === null; i++) {
-      const from = (await coats.nth(i).boundingBox())!;
-      if (from.x < chart.x || from.x > chart.x + chart.width - 80) continue;
-      await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-      await page.mouse.down();
-      await page.mouse.move(from.x + 60, from.y + 4, { steps: 3 });
-      await page.mouse.move(chart.x + chart.width - 70, from.y + 4, { steps: 8 });
-      await says.waitFor();
-      const text = await says.innerText();
-      if (text.includes('its window shuts')) stopped = text;
-      else await page.keyboard.press('Escape');
-      if (stopped === null) {
-        // Let go where it was.
-        await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2, { steps: 4 });
-      }
-      await page.mouse.up();
-    }
-    expect(stopped).toMatch(/its window shuts \w{3} \d+ \w{3} \d\d:\d\d/);
-    const work = page.locator('section[aria-label="The chosen work"]');
-    await work
-      .getByText(/its window shuts/)
-      .or(work.getByRole('button', { name: /^Move it to/ }))
-      .or(work.getByRole('button', { name: 'Take the pin out' }))
-      .first()
-      .waitFor({ timeout: 30_000 });
-  }, 180_000);
-
-  it('lived through two hundred times it says by when it is done, as likely as not and four times in five', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/plan');
-    await page.getByRole('button', { name: 'What is asked' }).click();
-    await page.getByLabel('Plan Quarry tank No. 4').uncheck();
-    await page.getByLabel('Plan Estuary van chassis').check();
-    await page.getByLabel('Estuary van chassis is due').fill('2026-06-30');
-    await page.getByRole('button', { name: /^Make (a plan|it again)$/ }).click();
-    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Stop at this one' }).click();
-    await page.getByRole('button', { name: 'Will it hold?' }).click();
-    const panel = page.locator('section[aria-label="Will it hold?"]');
-    await panel.getByText(/as likely as not done by/).waitFor({ timeout: 60_000 });
-    await panel.getByText(/in time for its date \d+ of 100/).waitFor();
-    await panel.getByText(/Lived through 200 times/).waitFor({ timeout: 90_000 });
-    expect(await violations(page)).toEqual([]);
-    // It goes on with what would help; stopped, or done already on a quick machine, nothing runs any more.
-    const stop = panel.getByRole('button', { name: 'Stop' });
-    await stop.click({ timeout: 2000 }).catch(() => undefined);
-    await stop.waitFor({ state: 'detached', timeout: 120_000 });
-  }, 300_000);
 });
 
 describe('the plan by touch, 390 wide', () => {
@@ -237,95 +120,5 @@ describe('the plan by touch, 390 wide', () => {
     await page.getByRole('button', { name: 'Stop at this one' }).tap();
     await page.locator('summary', { hasText: 'not wholly planned' }).tap();
     await page.getByText('Test the film first.').waitFor();
-  }, 120_000);
-});
-
-describe('who, where and what it holds', () => {
-  it('lanes by person and place, by keys; what stands overnight; what is to be bought in time; one’s own calendar', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/plan');
-    const asked = page.getByRole('button', { name: 'What is asked' });
-    if ((await asked.getAttribute('aria-expanded')) === 'false') await asked.click();
-    await page.getByLabel('Who comes').selectOption({ label: 'each as they said' });
-    await page.getByRole('button', { name: /^Make (a plan|it again)$/ }).click();
-    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Stop at this one' }).click();
-    await page.getByText(/plans? tried; this is the best/).waitFor();
-
-    // What if one more came: both plans side by side, and never dearer; back to as it was.
-    await asked.click();
-    await page.getByRole('button', { name: 'To every session' }).click();
-    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'Stop at this one' }).click();
-    const beside = page.locator('section[aria-label="Side by side"]');
-    await beside.getByText('What if: one more to every session').waitFor();
-    await beside.getByRole('button', { name: 'Back to as it was' }).click();
-
-    await page.getByRole('radio', { name: 'person' }).click();
-    const ines = page.getByRole('group', { name: 'Ines', exact: true });
-    const first = ines.locator('[data-plan-block]').first();
-    await first.waitFor();
-    // One stop for the keyboard; from it the arrows go along the lane.
-    await page.locator('[data-plan-block][tabindex="0"]').first().focus();
-    await page.keyboard.press('Enter');
-    const chosen = page.locator('[data-plan-block][aria-pressed="true"]').first();
-    await chosen.waitFor();
-    const before = await chosen.getAttribute('data-plan-block');
-    await page.keyboard.press('ArrowRight');
-    await page.waitForFunction((id) => {
-      const now = document.querySelector('[data-plan-block][aria-pressed="true"]');
-      return now !== null && now.getAttribute('data-plan-block') !== id;
-    }, before);
-    expect(await violations(page)).toEqual([]);
-
-    await page.getByRole('radio', { name: 'place' }).click();
-    await page.getByRole('group', { name: 'Spray booth' }).locator('[data-plan-block]').first().waitFor();
-    const night = page.getByRole('button', { name: /^Night after .* stands?, .* m²\. / }).first();
-    const text = (await night.getAttribute('aria-label'))!;
-    await night.click();
-    // Its session's card says the same of the morning after.
-    const name = /m²\. ([^;]+?) (until|past)/.exec(text)![1]!;
-    const card = page.locator('section[aria-label="The session"]');
-    await card.getByText(new RegExp(name)).first().waitFor();
-
-    await page.getByRole('button', { name: 'Keep this plan' }).click();
-    await page.getByText('The plan is kept').waitFor();
-    await open(stage, page, '/shelf');
-    const buy = page.locator('section[aria-label="For the plan, in time"]');
-    await buy
-      .getByText(/ by (Mon|Tue|Wed|Thu|Fri|Sat|Sun) \d/)
-      .first()
-      .waitFor();
-
-    // A calendar of one's own, and ended again.
-    await open(stage, page, '/settings');
-    await page.getByRole('button', { name: 'What Ines may do' }).click();
-    const calendar = page.locator('section[aria-label="Their calendar"]');
-    await calendar.getByRole('button', { name: 'Make an address' }).click();
-    const url = await calendar.getByRole('textbox').inputValue();
-    const feed = await (await fetch(url)).text();
-    expect(new ICAL.Component(ICAL.parse(feed)).getAllSubcomponents('vevent').length).toBeGreaterThan(1);
-    await calendar.getByRole('button', { name: 'End the address' }).click();
-    await calendar.getByText('The address is ended').waitFor();
-    expect((await fetch(url)).status).toBe(404);
-  }, 180_000);
-
-  it('what the shop holds, refused and stored', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/settings');
-    const holds = page.locator('form').filter({ hasText: 'How much it holds at once' });
-    await holds.getByLabel('Hoists').fill('one and a half');
-    await holds.getByRole('button', { name: 'Store what it holds' }).click();
-    await holds.getByText(/Write a number/).waitFor();
-    await holds.getByLabel('Hoists').fill('2');
-    await holds.getByLabel(/A tub takes/).fill('88 lb');
-    await holds.getByRole('button', { name: 'Store what it holds' }).click();
-    await page.getByText('What the shop holds is stored').waitFor();
-    const { means } = (await stage.app.call('GET', '/api/shop')).body as {
-      means: { capacity: { hoists: number; bathKg: number } };
-    };
-    expect(means.capacity.hoists).toBe(2);
-    // 88 lb are 39.916 kg (1 lb = .45359237 kg, NIST SP 811).
-    expect(means.capacity.bathKg).toBeCloseTo(39.916, 2);
   }, 120_000);
 });
