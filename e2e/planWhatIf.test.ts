@@ -2,7 +2,7 @@ import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/glob
 import ICAL from 'ical.js';
 import { violations } from './accessible.ts';
 import { open, startStage, type Stage } from './browser.ts';
-import { blocks, keptPlan, makePlan } from './plans.ts';
+import { blocks, keptPlan, makePlan, openAsked } from './plans.ts';
 
 let stage: Stage;
 beforeAll(async () => {
@@ -18,7 +18,7 @@ describe('what if another product', () => {
     // A plan that is kept comes by itself; until it is read the page offers to make one.
     if ((await keptPlan(stage)) === null) await makePlan(page);
     await blocks(page).first().waitFor({ timeout: 60_000 });
-    await page.getByRole('button', { name: 'What is asked' }).click();
+    await openAsked(page);
     await page.getByLabel('What if in place of').selectOption({ label: 'Epoxy primer' });
     await page.getByLabel('we laid').selectOption({ label: 'Zinc-rich epoxy' });
     const form = page.locator('form', { hasText: 'What if in place of' });
@@ -49,7 +49,7 @@ describe('work dragged with a mouse, and how sure it all is', () => {
   it('says at every session what speaks against it; let go past its edge it is stopped with the figure', async () => {
     const page = await stage.desk();
     await open(stage, page, '/plan');
-    await page.getByRole('button', { name: 'What is asked' }).click();
+    await openAsked(page);
     await page.getByLabel('Plan Quarry tank No. 4').uncheck();
     await page.getByLabel('Plan Estuary van chassis').check();
     await page.getByRole('button', { name: /^Make (a plan|it again)$/ }).click();
@@ -95,7 +95,7 @@ describe('work dragged with a mouse, and how sure it all is', () => {
   it('lived through two hundred times it says by when it is done, as likely as not and four times in five', async () => {
     const page = await stage.desk();
     await open(stage, page, '/plan');
-    await page.getByRole('button', { name: 'What is asked' }).click();
+    await openAsked(page);
     await page.getByLabel('Plan Quarry tank No. 4').uncheck();
     await page.getByLabel('Plan Estuary van chassis').check();
     await page.getByLabel('Estuary van chassis is due').fill('2026-06-30');

@@ -14,3 +14,9 @@ export async function makePlan(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Stop at this one' }).click();
   await page.getByText(/plans? tried; this is the best/).waitFor();
 }
+
+/** Opens what is asked of a plan, where it is not open: with a plan kept it is folded away. */
+export async function openAsked(page: Page): Promise<void> {
+  const asked = page.getByRole('button', { name: 'What is asked' });
+  if ((await asked.getAttribute('aria-expanded')) !== 'true') await asked.click();
+}
