@@ -9,6 +9,8 @@ import type { Line } from './print.ts';
 const WRITES = 30;
 
 export interface Scale {
+  /** Until anything is said: the Bench, or how far a large shop is. */
+  readonly saidMs: number;
   readonly firstMs: number;
   readonly answerKb: number;
   readonly gzKb: number;
@@ -68,12 +70,22 @@ export async function measureScale(parts: number): Promise<Scale> {
     const { base, child } = await startServer(fresh);
     try {
       const start = performance.now();
-      const text = await (await fetch(`${base}/api/bench?since=`)).text();
+      let saidMs: number | null = null;
+      let text = '';
+      // A large shop says how far it is, and is asked again.
+      for (let isThere = false; !isThere;) {
+        const answer = await fetch(`${base}/api/bench?since=`);
+        text = await answer.text();
+        saidMs ??= performance.now() - start;
+        isThere = answer.ok;
+        if (!isThere) await new Promise((done) => setTimeout(done, 100));
+      }
       const firstMs = performance.now() - start;
       if ((JSON.parse(text) as BenchResponse).partCount !== parts)
         throw new Error('not the parts that were asked for');
       const { times, tickKb } = await seen(base);
       return {
+        saidMs: saidMs!,
         firstMs,
         answerKb: text.length / 1000,
         gzKb: gzipSync(text).length / 1000,
@@ -93,7 +105,7 @@ export async function measureScale(parts: number): Promise<Scale> {
 /** The largest takes minutes to grow: `bin/bench --long`. */
 const SIZES = process.env['BENCH_LONG'] === '1' ? [400, 2_000, 4_000] : [400, 2_000];
 const show = (s: Scale): string =>
-  `first answer ${s.firstMs.toFixed(0)} ms, Bench ${s.answerKb.toFixed(0)} kB (${s.gzKb.toFixed(0)} gz), tick ${s.tickKb.toFixed(1)} kB gz, seen p50 ${s.seenP50Ms.toFixed(0)} p95 ${s.seenP95Ms.toFixed(0)} ms, memory ${s.memoryMb.toFixed(0)} MB`;
+  `first word ${s.saidMs.toFixed(0)} ms, Bench ${s.firstMs.toFixed(0)} ms after the start, of ${s.answerKb.toFixed(0)} kB (${s.gzKb.toFixed(0)} gz), tick ${s.tickKb.toFixed(1)} kB gz, seen p50 ${s.seenP50Ms.toFixed(0)} p95 ${s.seenP95Ms.toFixed(0)} ms, memory ${s.memoryMb.toFixed(0)} MB`;
 
 /** The same shop at 400, 2 000 and by `--long` 4 000 parts; how each figure grows from the first to the last (1: with the parts). */
 export async function benchScale(): Promise<Line[]> {

@@ -34,6 +34,7 @@ export const ERROR_CODES = [
   'own-work',
   'comes-in',
   'busy',
+  'working-out',
   'database-away',
   'import-unreadable',
   'internal',
@@ -140,6 +141,8 @@ export interface ErrorData {
   'comes-in': { readonly personId: string };
   'own-work': { readonly partIds: readonly string[] };
   busy: Nothing;
+  /** How many parts of a large shop are worked out, after a start. */
+  'working-out': { readonly done: number; readonly of: number };
   'database-away': Nothing;
   'import-unreadable': { readonly needs: readonly string[] };
   internal: Nothing;

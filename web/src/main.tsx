@@ -3,7 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter } from 'react-router';
 import { App } from './App.tsx';
-import { Refused, SignedOut } from './api/client.ts';
+import { Refused, SignedOut, WorkingOut } from './api/client.ts';
 import { preloadScreen } from './screens.ts';
 import './main.css';
 
@@ -12,8 +12,10 @@ const client = new QueryClient({
     queries: {
       // A refusal will be refused again; only a server that is away is worth asking twice.
       retry: (count, error) =>
-        !(error instanceof SignedOut) && !(error instanceof Refused && error.status < 500) && count < 20,
-      retryDelay: (attempt) => Math.min(1000 * 2 ** attempt, 5000),
+        error instanceof WorkingOut ||
+        (!(error instanceof SignedOut) && !(error instanceof Refused && error.status < 500) && count < 20),
+      retryDelay: (attempt, error) =>
+        error instanceof WorkingOut ? 1000 : Math.min(1000 * 2 ** attempt, 5000),
       refetchOnWindowFocus: true,
       staleTime: 5000,
     },

@@ -44,6 +44,7 @@ export const ERROR_REMEDIES: Readonly<Record<ErrorCode, string>> = {
   'own-work': 'Nobody signs for their own work: have another inspector look at it.',
   'comes-in': 'This person may sign in here: an owner shuts them out under The door first.',
   busy: 'Too much at once, or the disk is nearly full. It waits here and is sent again by itself.',
+  'working-out': 'The shop is being worked out after a start. Ask again in a second; nothing is lost.',
   'database-away': 'The database does not answer. The entry waits here and is sent again by itself.',
   'import-unreadable':
     'Save the file as CSV (UTF-8) with a heading row: time, air, humidity, and surface if measured.',

@@ -37,6 +37,7 @@ const STATUS: Readonly<Record<ErrorCode, number>> = {
   'own-work': 422,
   'comes-in': 422,
   busy: 503,
+  'working-out': 503,
   'database-away': 503,
   'import-unreadable': 422,
   internal: 500,
@@ -95,6 +96,7 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     if (['database-away', 'rate-limited', 'busy'].includes(body.code)) res.set('Retry-After', '2');
+    if (body.code === 'working-out') res.set('Retry-After', '1');
     res.status(STATUS[body.code]).json(body);
   };
 }

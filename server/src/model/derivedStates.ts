@@ -11,6 +11,16 @@ interface Sources {
   readonly nowMs: () => number;
 }
 
+/** Counts the parts of a derivation. */
+function counter() {
+  let at = { done: 0, of: 0 };
+  return {
+    begin: (of: number): void => void (at = { done: 0, of }),
+    step: (): void => void (at = { ...at, done: Math.min(at.done + 1, at.of) }),
+    now: () => at,
+  };
+}
+
 /** The derived snapshot, kept as new as what was asked of it. */
 export function derivedStates(from: Sources) {
   let current: Snapshot | null = null;
@@ -23,12 +33,16 @@ export function derivedStates(from: Sources) {
   let since: Need = null;
   /** Counts what was asked for by writes; `done` is how far `current` has come. Whoever asks after a write sees it. */
   let asked = 0;
+  const count = counter();
   let done = -1;
 
   const whole = async (before: Snapshot | null): Promise<Snapshot | null> => {
     since = null;
     const data = await from.shop();
-    return data && (await inTurns(derivation(data, await from.air(data), from.nowMs(), before)));
+    if (!data) return null;
+    const air = await from.air(data);
+    count.begin(data.parts.length);
+    return inTurns(derivation(data, air, from.nowMs(), before), count.step);
   };
   const parts = async (before: Snapshot, partIds: ReadonlySet<string>): Promise<Snapshot | null> => {
     const data = await from.shop();
@@ -81,6 +95,8 @@ export function derivedStates(from: Sources) {
 
   return {
     ageMs,
+    /** How far the first derivation is; null: there is a snapshot. `of` 0: the record is still being read. */
+    progress: () => (current === null ? count.now() : null),
     speeds: (): Snapshot['speeds'] => current?.speeds ?? new Map(),
     /** The newest finished one that holds every write from before this call: neither writers that go on nor a renewal hold it up. */
     async newest(): Promise<Snapshot | null> {

@@ -2,12 +2,13 @@
 const SLICE_MS = 12;
 const turn = (): Promise<void> => new Promise((done) => setImmediate(done));
 
-/** Drives a long derivation in slices, so that the server keeps answering. */
-export async function inTurns<T>(steps: Generator<void, T>): Promise<T> {
+/** Drives a long derivation in slices, so that the server keeps answering; says each step. */
+export async function inTurns<T>(steps: Generator<void, T>, onStep?: () => void): Promise<T> {
   let sliceStart = performance.now();
   for (;;) {
     const next = steps.next();
     if (next.done) return next.value;
+    onStep?.();
     if (performance.now() - sliceStart < SLICE_MS) continue;
     await turn();
     sliceStart = performance.now();

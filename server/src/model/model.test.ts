@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ShopFile } from '@calvetta/contract';
+import { createModel } from './model.ts';
 import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 
 const whole = JSON.parse(
@@ -14,6 +15,22 @@ beforeAll(async () => {
 afterAll(() => app.close());
 
 describe('the derived snapshot', () => {
+  it('says how far its first derivation is, in parts, and nothing once it stands', async () => {
+    const model = createModel(app.db, () => app.clock.nowMs);
+    expect(model.progress()).toEqual({ done: 0, of: 0 });
+    const coming = model.snapshot();
+    const seen = new Set<number>();
+    for (let isDone = false; !isDone;) {
+      isDone = (await Promise.race([coming, new Promise<void>((done) => setTimeout(done, 4))])) !== undefined;
+      const progress = model.progress();
+      if (progress && progress.of > 0) {
+        expect(progress.of).toBe(whole.machines.flatMap((m) => m.assemblies.flatMap((a) => a.parts)).length);
+        seen.add(progress.done);
+      }
+    }
+    expect(seen.size).toBeGreaterThan(1);
+    expect(model.progress()).toBeNull();
+  });
   // Found by a browser story: while the whole shop was being derived anew, others were still served what was before the write.
   it('is never served from before a write, to whomever asks while it is being derived', async () => {
     await app.call('GET', '/api/machines');

@@ -21,6 +21,8 @@ const RENEW_MS = 20_000;
 export interface Model {
   /** The workshop now, derived; null when no workshop has been imported. */
   snapshot(): Promise<Snapshot | null>;
+  /** How far the first derivation after a start is, in parts; null: there is a snapshot. */
+  progress(): { readonly done: number; readonly of: number } | null;
   shop(): Promise<ShopState | null>;
   /** What the snapshot is derived from, for whoever derives it elsewhere. */
   source(): Promise<SnapshotSource | null>;
@@ -52,6 +54,7 @@ export function createModel(db: Database, nowMs: () => number): Model {
   return {
     told,
     shop: () => shop.now(),
+    progress: () => states.progress(),
     async snapshot() {
       const current = await states.newest();
       if (current && (states.ageMs() > RENEW_MS || air.isDue())) states.renewSoon();

@@ -38,6 +38,7 @@ import type {
 } from '@calvetta/core';
 import type { Write } from '../record/write.ts';
 import { takePin } from '../state/pin.ts';
+import { useWorkingOut } from '../state/workingOut.ts';
 
 /** The server said no, with the one error body. */
 export class Refused extends Error {
@@ -61,6 +62,9 @@ export function whenShut(listener: () => void): () => void {
   return () => onShut.delete(listener);
 }
 
+/** A large shop is being worked out after a start: asked again soon. */
+export class WorkingOut extends Away {}
+
 /** The server is there and cannot do it now. */
 const isBusy = (status: number, body: unknown): boolean =>
   status >= 502 || (isErrorBody(body) && (body.code === 'database-away' || body.code === 'rate-limited'));
@@ -72,6 +76,9 @@ function learnSeq(answer: unknown): void {
     knownSeq = Math.max(knownSeq, answer.seq);
 }
 
+/** What was asked and is being worked out. */
+const comes = new Set<string>();
+
 interface Request extends RequestInit {
   readonly headers?: Readonly<Record<string, string>>;
 }
@@ -82,12 +89,18 @@ export async function call<T>(path: string, init: Request = {}): Promise<T> {
   if (res.status === 204) return undefined as T;
   const body: unknown = await res.json().catch(() => null);
   if (res.ok) {
+    if (comes.delete(path)) useWorkingOut.getState().set(null);
     learnSeq(body);
     return body as T;
   }
   if (isErrorBody(body) && body.code === 'sign-in') {
     for (const listener of onShut) listener();
     throw new SignedOut('signed out');
+  }
+  if (isErrorBody(body) && body.code === 'working-out') {
+    comes.add(path);
+    useWorkingOut.getState().set(body.details);
+    throw new WorkingOut('working out');
   }
   if (isBusy(res.status, body) || !isErrorBody(body)) throw new Away(`status ${res.status}`);
   throw new Refused(res.status, body);

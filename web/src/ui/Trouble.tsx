@@ -1,13 +1,25 @@
 import { Refused } from '../api/client.ts';
+import { useWorkingOut } from '../state/workingOut.ts';
 import { Empty } from './Empty.tsx';
 
 /** What stands in a place whose data has not come: still asking, refused, or away. */
 export function Waiting({ error, what }: { readonly error: Error | null; readonly what: string }) {
+  const progress = useWorkingOut((s) => s.progress);
   if (error instanceof Refused && error.status < 500) {
     return (
       <Empty title={`No such ${what}`} text={error.body.remedy} next={{ to: '/', text: 'To the Bench' }} />
     );
   }
+  if (progress)
+    return (
+      <div className="flex max-w-prose flex-col gap-2 p-6" role="status">
+        <p>
+          The shop was started just now and is being worked out: {progress.done.toLocaleString('en-GB')} of{' '}
+          {progress.of.toLocaleString('en-GB')} parts. The {what} will show by itself.
+        </p>
+        <progress aria-label="Parts worked out" className="w-full" value={progress.done} max={progress.of} />
+      </div>
+    );
   return (
     <p className="p-6 text-quiet" role="status">
       {error ? 'Calvetta does not answer; asking again…' : `Reading the ${what}…`}

@@ -1,0 +1,29 @@
+import type { Snapshot } from '@calvetta/core';
+import { AppError } from '../http/errors.ts';
+import type { Model } from '../model/model.ts';
+
+/** Longest that somebody waits for a large shop without a word. */
+const PATIENCE_MS = 2000;
+/** A shop with fewer parts is there before anybody could read how far it is. */
+const LARGE_PARTS = 500;
+
+/**
+ * The snapshot; while a large shop is worked out for the first time after a start, how far that is (`working-out`), to be asked again.
+ * What is not worked out yet is never guessed.
+ */
+export async function snapshotOrProgress(
+  model: Pick<Model, 'snapshot' | 'progress'>,
+  patienceMs = PATIENCE_MS,
+): Promise<Snapshot | null> {
+  const coming = model.snapshot();
+  if (model.progress() === null) return coming;
+  let timer: NodeJS.Timeout | undefined;
+  const waited = new Promise<'waited'>((done) => (timer = setTimeout(() => done('waited'), patienceMs)));
+  const first = await Promise.race([coming, waited]).finally(() => clearTimeout(timer));
+  if (first !== 'waited') return first;
+  const progress = model.progress();
+  if (progress === null || progress.of < LARGE_PARTS) return coming;
+  // Whoever asks next takes it up; that it fails is said there.
+  coming.catch(() => undefined);
+  throw new AppError('working-out', progress);
+}
