@@ -6,6 +6,7 @@ import { createServer } from 'node:http';
 import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
+import { setTimeout as after } from 'node:timers/promises';
 import { setFlagsFromString } from 'node:v8';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
@@ -56,6 +57,9 @@ setFlagsFromString('--heap-growing-percent=120');
 const log = pino({ level: env.logLevel });
 const here = import.meta.dirname;
 
+/** A database that lets nobody listen is worked with all the same. */
+const HEARD_MS = 3000;
+
 async function migrateWhenAwake(): Promise<void> {
   const urls = { server: env.databaseUrl, owner: env.migrateUrl };
   for (let tries = 1; ; tries++) {
@@ -65,7 +69,7 @@ async function migrateWhenAwake(): Promise<void> {
     } catch (error) {
       if (tries >= 10) throw error;
       log.warn({ err: String(error) }, 'waiting for the database');
-      await new Promise((done) => setTimeout(done, 1000));
+      await after(1000);
     }
   }
 }
@@ -98,6 +102,8 @@ async function main(): Promise<void> {
     if (m.topic === 'door' || m.topic === 'entities') door.forget();
   });
   if (!isLoopback(env.host) && !(await door.hasOwner())) throw new NoOwner(env.host);
+  // Else the shop would be worked out twice: once more as soon as others are heard.
+  await Promise.race([live.heard, after(HEARD_MS, undefined, { ref: false })]);
   const webFolder = env.webFolder;
   const deps: Deps = {
     db,

@@ -26,6 +26,8 @@ interface Said {
 }
 
 export interface LiveHub {
+  /** The database is heard for the first time: what was read before may miss what others wrote, and is read again. */
+  readonly heard: Promise<void>;
   /** Adds a page; it is removed when its connection ends, or with the session it hangs on. */
   attach(res: Response, sidSha256: string | null): void;
   /** `from` is the process that wrote: its own caches know already. */
@@ -41,6 +43,8 @@ export function startLive(url: string, log: Logger): LiveHub {
   let client: pg.Client | null = null;
   let stopped = false;
   let timer: NodeJS.Timeout | undefined;
+  let hear = (): void => undefined;
+  const heard = new Promise<void>((done) => (hear = done));
 
   const send = (text: string): void => {
     for (const page of pages.keys()) {
@@ -81,6 +85,7 @@ export function startLive(url: string, log: Logger): LiveHub {
       // Whatever was missed while away: pages and caches read again.
       deliver({ from: null, message: { topic: 'entities' } });
       deliver({ from: null, message: { topic: 'readings', isPast: true } });
+      hear();
     } catch {
       log.warn('live updates wait for the database');
       next.removeListener('end', retry);
@@ -92,6 +97,7 @@ export function startLive(url: string, log: Logger): LiveHub {
   const beat = setInterval(() => send(': beat\n\n'), 20_000);
 
   return {
+    heard,
     attach(res, sidSha256) {
       res.writeHead(200, {
         'Content-Type': 'text/event-stream',

@@ -15,9 +15,17 @@ export function Waiting({ error, what }: { readonly error: Error | null; readonl
       <div className="flex max-w-prose flex-col gap-2 p-6" role="status">
         <p>
           The shop was started just now and is being worked out: {progress.done.toLocaleString('en-GB')} of{' '}
-          {progress.of.toLocaleString('en-GB')} parts. The {what} will show by itself.
+          {progress.of.toLocaleString('en-GB')} parts. The {what} shows by itself then.
         </p>
-        <progress aria-label="Parts worked out" className="w-full" value={progress.done} max={progress.of} />
+        <div
+          role="progressbar"
+          aria-label="Parts worked out"
+          aria-valuenow={progress.done}
+          aria-valuemax={progress.of}
+          className="h-[10px] border border-line bg-panel"
+        >
+          <div className="h-full bg-mark" style={{ width: `${(100 * progress.done) / progress.of}%` }} />
+        </div>
       </div>
     );
   return (
