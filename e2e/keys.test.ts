@@ -69,4 +69,28 @@ describe('by keyboard only', () => {
     await page.keyboard.press('?');
     await dialog(page).getByText('log a coat on the part').waitFor();
   });
+
+  it('a word explains itself, and goes again by a second touch, by Escape or by a touch elsewhere', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/parts/quarry.main-frame-left');
+    const word = page.locator('main button[aria-haspopup="dialog"]').first();
+    const means = page.getByRole('dialog', { name: /^What “/ });
+    await word.click();
+    await means.getByText('all words').waitFor();
+    await word.click();
+    await means.waitFor({ state: 'detached' });
+    await word.focus();
+    await page.keyboard.press('Enter');
+    await means.waitFor();
+    await page.keyboard.press('Escape');
+    await means.waitFor({ state: 'detached' });
+    expect(await word.evaluate((w) => w === document.activeElement)).toBe(true);
+    await word.click();
+    await means.waitFor();
+    await page.mouse.click(900, 780);
+    await means.waitFor({ state: 'detached' });
+    await word.click();
+    await means.getByRole('link', { name: 'all words' }).click();
+    await page.waitForURL(/\/reference#word\.state\./);
+  });
 });

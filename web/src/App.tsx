@@ -98,10 +98,10 @@ function Shop() {
             </Routes>
           )}
         </main>
-        {isTiming ? <TimerBar /> : null}
+        <ScreenGuard>{isTiming ? <TimerBar /> : null}</ScreenGuard>
       </div>
-      {isOpen ? <Dialogs /> : null}
-      {isAsked ? <WhoPanel /> : null}
+      <ScreenGuard>{isOpen ? <Dialogs /> : null}</ScreenGuard>
+      <ScreenGuard>{isAsked ? <WhoPanel /> : null}</ScreenGuard>
       <Notices />
     </div>
   );

@@ -1,5 +1,8 @@
 import { createElement, useEffect, useState, type ComponentType, type ReactNode } from 'react';
 
+/** Its file did not come: nobody answers, or the server has another version of the page by now. */
+export class NotCome extends Error {}
+
 /** A view whose code comes when it is first asked for. */
 export type Chunk<P extends object> = ComponentType<P> & {
   /** Asks for the code before anybody has to wait for it. */
@@ -21,13 +24,13 @@ export function chunk<P extends object>(
       (module) => (come = module.default),
       (error: unknown) => {
         coming = null;
-        throw error;
+        throw new NotCome(error instanceof Error ? error.message : String(error));
       },
     ));
 
   function Chunked(props: P): ReactNode {
     const [View, setView] = useState<ComponentType<P> | null>(() => come);
-    const [failure, setFailure] = useState<Error | null>(null);
+    const [failure, setFailure] = useState<NotCome | null>(null);
     useEffect(() => {
       if (View) return;
       let isShown = true;
@@ -36,7 +39,7 @@ export function chunk<P extends object>(
           if (isShown) setView(() => view);
         },
         (error: unknown) => {
-          if (isShown) setFailure(error instanceof Error ? error : new Error(String(error)));
+          if (isShown) setFailure(error as NotCome);
         },
       );
       return () => {
