@@ -1,6 +1,6 @@
 import type { BenchTick } from '@calvetta/contract';
 import { factInput, freshDatabase } from '../server/src/test/testApp.ts';
-import { post, prepare, startServer } from './largeShop.ts';
+import { firstBench, post, prepare, startServer } from './largeShop.ts';
 import type { Line } from './print.ts';
 
 const PARTS = 400;
@@ -97,7 +97,7 @@ export async function benchCrowd(): Promise<Line[]> {
     await prepare(fresh, PARTS);
     const { base, child } = await startServer(fresh);
     try {
-      const { rows } = (await (await fetch(`${base}/api/bench`)).json()) as { rows: { partId: string }[] };
+      const { rows } = JSON.parse((await firstBench(base)).text) as { rows: { partId: string }[] };
       const crowd: Crowd = { base, tookMs: [], pingMs: [], isOn: true };
       const pings = async (): Promise<void> => {
         while (crowd.isOn) {

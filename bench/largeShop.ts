@@ -106,3 +106,17 @@ export async function prepare(fresh: FreshDatabase, parts: number): Promise<void
   await new Promise((done) => first.child.on('close', done));
   await grow(fresh, parts);
 }
+
+/** The Bench of a server that was started just now: a large shop says how far it is, and is asked again. */
+export async function firstBench(
+  base: string,
+): Promise<{ readonly saidMs: number; readonly firstMs: number; readonly text: string }> {
+  const start = performance.now();
+  for (let saidMs: number | null = null; ;) {
+    const answer = await fetch(`${base}/api/bench?since=`);
+    const text = await answer.text();
+    saidMs ??= performance.now() - start;
+    if (answer.ok) return { saidMs, firstMs: performance.now() - start, text };
+    await new Promise((done) => setTimeout(done, 100));
+  }
+}

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import type { BenchResponse, BenchTick } from '@calvetta/contract';
 import { factInput, freshDatabase } from '../server/src/test/testApp.ts';
-import { post, prepare, startServer } from './largeShop.ts';
+import { firstBench, post, prepare, startServer } from './largeShop.ts';
 import type { Line } from './print.ts';
 
 const WRITES = 30;
@@ -69,23 +69,12 @@ export async function measureScale(parts: number): Promise<Scale> {
     await prepare(fresh, parts);
     const { base, child } = await startServer(fresh);
     try {
-      const start = performance.now();
-      let saidMs: number | null = null;
-      let text = '';
-      // A large shop says how far it is, and is asked again.
-      for (let isThere = false; !isThere;) {
-        const answer = await fetch(`${base}/api/bench?since=`);
-        text = await answer.text();
-        saidMs ??= performance.now() - start;
-        isThere = answer.ok;
-        if (!isThere) await new Promise((done) => setTimeout(done, 100));
-      }
-      const firstMs = performance.now() - start;
+      const { saidMs, firstMs, text } = await firstBench(base);
       if ((JSON.parse(text) as BenchResponse).partCount !== parts)
         throw new Error('not the parts that were asked for');
       const { times, tickKb } = await seen(base);
       return {
-        saidMs: saidMs!,
+        saidMs,
         firstMs,
         answerKb: text.length / 1000,
         gzKb: gzipSync(text).length / 1000,

@@ -5,7 +5,7 @@ import type { Model } from '../model/model.ts';
 /** Longest that somebody waits for a large shop without a word. */
 const PATIENCE_MS = 2000;
 /** A shop with fewer parts is there before anybody could read how far it is. */
-const LARGE_PARTS = 500;
+const LARGE_PARTS = 200;
 
 /**
  * The snapshot; while a large shop is worked out for the first time after a start, how far that is (`working-out`), to be asked again.
