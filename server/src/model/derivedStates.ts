@@ -40,8 +40,8 @@ export function derivedStates(from: Sources) {
     since = null;
     const data = await from.shop();
     if (!data) return null;
-    const air = await from.air(data);
     count.begin(data.parts.length);
+    const air = await from.air(data);
     return inTurns(derivation(data, air, from.nowMs(), before), count.step);
   };
   const parts = async (before: Snapshot, partIds: ReadonlySet<string>): Promise<Snapshot | null> => {

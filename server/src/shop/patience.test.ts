@@ -14,6 +14,14 @@ describe('a shop that is worked out for the first time', () => {
       details: { done: 1240, of: 4000 },
     });
   });
+  it('of which nobody knows yet how large it is: is looked at again', async () => {
+    let asked = 0;
+    const model = {
+      snapshot: () => later(60_000, SNAPSHOT),
+      progress: () => (++asked < 4 ? { done: 0, of: 0 } : { done: 7, of: 4000 }),
+    };
+    await expect(snapshotOrProgress(model, 10)).rejects.toMatchObject({ details: { done: 7, of: 4000 } });
+  });
   it('small: is waited for', async () => {
     const model = { snapshot: () => later(60, SNAPSHOT), progress: () => ({ done: 3, of: 66 }) };
     expect(await snapshotOrProgress(model, 10)).toBe(SNAPSHOT);

@@ -1,9 +1,11 @@
+import { setTimeout as after } from 'node:timers/promises';
 import type { Snapshot } from '@calvetta/core';
 import { AppError } from '../http/errors.ts';
 import type { Model } from '../model/model.ts';
 
 /** Longest that somebody waits for a large shop without a word. */
 const PATIENCE_MS = 2000;
+const LOOK_MS = 200;
 /** A shop with fewer parts is there before anybody could read how far it is. */
 const LARGE_PARTS = 200;
 
@@ -17,13 +19,17 @@ export async function snapshotOrProgress(
 ): Promise<Snapshot | null> {
   const coming = model.snapshot();
   if (model.progress() === null) return coming;
-  let timer: NodeJS.Timeout | undefined;
-  const waited = new Promise<'waited'>((done) => (timer = setTimeout(() => done('waited'), patienceMs)));
-  const first = await Promise.race([coming, waited]).finally(() => clearTimeout(timer));
-  if (first !== 'waited') return first;
-  const progress = model.progress();
-  if (progress === null || progress.of < LARGE_PARTS) return coming;
-  // Whoever asks next takes it up; that it fails is said there.
-  coming.catch(() => undefined);
-  throw new AppError('working-out', progress);
+  for (let waitedMs = 0; ;) {
+    // While the record is still being read, nobody knows how large the shop is: looked at again.
+    const forMs = waitedMs === 0 ? patienceMs : LOOK_MS;
+    const first = await Promise.race([coming, after(forMs, 'waited' as const, { ref: false })]);
+    if (first !== 'waited') return first;
+    waitedMs += forMs;
+    const progress = model.progress();
+    if (progress === null || (progress.of > 0 && progress.of < LARGE_PARTS)) return coming;
+    if (progress.of === 0) continue;
+    // Whoever asks next takes it up; that it fails is said there.
+    coming.catch(() => undefined);
+    throw new AppError('working-out', progress);
+  }
 }
