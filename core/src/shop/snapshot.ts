@@ -33,7 +33,7 @@ export interface Snapshot {
 }
 
 /**
- * Derives a whole workshop at an instant, a part at a time: who drives it may let others have their turn between two parts.
+ * Derives a whole workshop at an instant, a part at a time, and says how many it has: who drives it may let others have their turn between two parts.
  * Nothing of this is stored. Pure. With the snapshot `before`, parts at rest to which nothing happened are taken from it.
  */
 export function* derivation(
@@ -41,13 +41,13 @@ export function* derivation(
   data: AirData,
   nowMs: number,
   before: Snapshot | null = null,
-): Generator<void, Snapshot> {
+): Generator<number, Snapshot> {
   const frame = frameOf(shop, data, nowMs);
   const points: CalibrationPoint[] = [];
   for (const row of shop.parts) {
     if (!(shop.facts.get(row.partId) ?? []).some((f) => f.kind === 'tested')) continue;
     points.push(...calibrationPoints(frame, readyPart(frame, row)));
-    yield;
+    yield 0;
   }
   const speeds = shopSpeeds(points);
   const parts = new Map<string, DerivedPart>();
@@ -56,7 +56,7 @@ export function* derivation(
     if (known && mayStand(known, before!.shop, shop, nowMs)) parts.set(row.partId, known);
     else {
       parts.set(row.partId, finish(frame, readyPart(frame, row), speeds));
-      yield;
+      yield parts.size;
     }
   }
   return snapshotOf(frame, speeds, parts);

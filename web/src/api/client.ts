@@ -37,7 +37,7 @@ import type {
   JobShape,
 } from '@calvetta/core';
 import type { Write } from '../record/write.ts';
-import { takePin } from '../state/pin.ts';
+import { takePin, usePin } from '../state/pin.ts';
 import { useWorkingOut } from '../state/workingOut.ts';
 
 /** The server said no, with the one error body. */
@@ -136,10 +136,13 @@ export const send = async (write: Write): Promise<unknown> => {
 
 /** On a tablet of the shop: a pin that was given for the next entry is used for it, bound to what it says. */
 async function signedByPin(body: string): Promise<Readonly<Record<string, string>>> {
+  if (!usePin.getState().held) return {};
+  // Few pages ever need it. Where it does not come the entry waits, and the pin was not used up.
+  const { sha256Hex } = await import('./sha256.ts').catch(() => {
+    throw new Away('no answer');
+  });
   const held = takePin();
   if (!held) return {};
-  // Plain http in a workshop's network has no crypto.subtle; few pages ever need this.
-  const { sha256Hex } = await import('./sha256.ts');
   const bodySha256 = sha256Hex(new TextEncoder().encode(body));
   await call('/door/acts', {
     method: 'POST',
