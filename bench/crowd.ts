@@ -1,5 +1,6 @@
 import type { BenchTick } from '@calvetta/contract';
-import { factInput, freshDatabase } from '../server/src/test/testApp.ts';
+import { freshDatabase } from '../server/src/test/databases.ts';
+import { factInput } from '../server/src/test/testApp.ts';
 import { firstBench, post, prepare, startServer } from './largeShop.ts';
 import type { Line } from './print.ts';
 

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { ShopFile } from '@calvetta/contract';
 import { openDatabase } from '../server/src/db/db.ts';
-import type { FreshDatabase } from '../server/src/test/testApp.ts';
+import type { FreshDatabase } from '../server/src/test/databases.ts';
 
 const ROOT = join(import.meta.dirname, '..');
 const DAYS = 14;

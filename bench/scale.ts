@@ -2,7 +2,8 @@ import type { ChildProcess } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import type { BenchResponse, BenchTick } from '@calvetta/contract';
-import { factInput, freshDatabase } from '../server/src/test/testApp.ts';
+import { freshDatabase } from '../server/src/test/databases.ts';
+import { factInput } from '../server/src/test/testApp.ts';
 import { firstBench, post, prepare, startServer } from './largeShop.ts';
 import type { Line } from './print.ts';
 

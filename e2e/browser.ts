@@ -45,11 +45,7 @@ export async function startStage({ empty = false } = {}): Promise<Stage> {
   if (webFolder === undefined) throw new Error('WEB_FOLDER is not set: run the browser tests with bin/test');
   // Every story begins at the same moment, server and page alike: what the air does then is known.
   const runsAheadMs = STORY_MS - Date.now();
-  const app = await startTestApp({ shop: null, webFolder, runsAheadMs });
-  if (!empty) {
-    const loaded = await app.post('/api/demo', {});
-    if (loaded.status !== 201) throw new Error(JSON.stringify(loaded.body));
-  }
+  const app = await startTestApp({ shop: empty ? null : 'demo', webFolder, runsAheadMs });
   const browser = await chromium.launch({
     // Debian's Chromium without its windows: half the work of the whole one.
     executablePath: '/usr/bin/chromium-headless-shell',

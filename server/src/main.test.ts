@@ -2,7 +2,8 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { join } from 'node:path';
 import { program } from './test/program.ts';
-import { factInput, freshDatabase, smallShop } from './test/testApp.ts';
+import { freshDatabase } from './test/databases.ts';
+import { factInput, smallShop } from './test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..');
 let url: string;

@@ -14,14 +14,8 @@ import { gunzipSync, gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { openDatabase, type Database } from '../db/db.ts';
 import { migrate, readMigrations } from '../db/migrate.ts';
-import {
-  factInput,
-  freshDatabase,
-  MIGRATIONS,
-  startTestApp,
-  steadyAir,
-  type TestApp,
-} from '../test/testApp.ts';
+import { freshDatabase } from '../test/databases.ts';
+import { factInput, MIGRATIONS, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 import { insertPicture } from '../pictures/pictures.sql.ts';
 import { isSameDisk, keepBackups } from './nightly.ts';
 import { readBackup } from './readBackup.ts';

@@ -6,7 +6,8 @@ import { promisify } from 'node:util';
 import { afterAll, beforeAll, expect, it } from '@jest/globals';
 import { at, firstOwner, signIn } from '../test/door.ts';
 import { program } from '../test/program.ts';
-import { factInput, freshDatabase, startTestApp, type FreshDatabase, type TestApp } from '../test/testApp.ts';
+import { freshDatabase, type FreshDatabase } from '../test/databases.ts';
+import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..', '..');
 const folder = mkdtempSync(join(tmpdir(), 'calvetta-cli-'));

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { connect, createServer, type Server, type Socket } from 'node:net';
 import type { AddressInfo } from 'node:net';
-import { factInput, freshDatabase, startTestApp, type TestApp } from '../test/testApp.ts';
+import { freshDatabase } from '../test/databases.ts';
+import { factInput, startTestApp, type TestApp } from '../test/testApp.ts';
 
 /** A door in front of PostgreSQL that can be shut, as a cable that is pulled. */
 function door(socket: string) {

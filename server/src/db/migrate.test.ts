@@ -2,7 +2,8 @@ import { describe, expect, it } from '@jest/globals';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { freshDatabase, MIGRATIONS } from '../test/testApp.ts';
+import { freshDatabase } from '../test/databases.ts';
+import { MIGRATIONS } from '../test/testApp.ts';
 import { openDatabase, type Database } from './db.ts';
 import { migrate, readMigrations } from './migrate.ts';
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, expect, it } from '@jest/globals';
 import { EventEmitter } from 'node:events';
 import type { Response } from 'express';
 import { pino } from 'pino';
-import { freshDatabase, type FreshDatabase } from '../test/testApp.ts';
+import { freshDatabase, type FreshDatabase } from '../test/databases.ts';
 import { openDatabase } from '../db/db.ts';
 import { announce, startLive } from './live.ts';
 

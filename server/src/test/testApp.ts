@@ -3,7 +3,6 @@ import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
-import pg from 'pg';
 import { pino } from 'pino';
 import type { FactKind } from '@calvetta/core';
 import type { FactInput, ShopFile } from '@calvetta/contract';
@@ -16,6 +15,7 @@ import { openDatabase, type Database } from '../db/db.ts';
 import { layOut } from '../db/migrate.ts';
 import { createHeads } from '../ledger/heads.ts';
 import { startLive } from '../live/live.ts';
+import { databaseLike, ownerUrlOf, type FreshDatabase } from './databases.ts';
 
 /** For tests only: the real application on a database of its own, with a clock that the test holds. */
 export interface TestApp {
@@ -44,43 +44,6 @@ export const AS_OF_MS = Date.parse('2026-03-05T18:45:00Z');
 export const MIGRATIONS = join(import.meta.dirname, '..', '..', 'migrations');
 const SCENARIO = join(import.meta.dirname, '..', '..', '..', 'demo', 'scenario', 'shop.json');
 
-function urlOf(variable: 'DATABASE_URL' | 'MIGRATE_URL'): string {
-  const url = process.env[variable];
-  if (url === undefined) throw new Error(`${variable} is not set: run the server tests with bin/test`);
-  return url;
-}
-
-/** The same database as its owner reaches it. */
-function ownerUrlOf(url: string): string {
-  const owner = new URL(urlOf('MIGRATE_URL'));
-  owner.pathname = new URL(url).pathname;
-  return owner.href;
-}
-
-/** An empty database in the tests' cluster: as the server reaches it, as its owner does, and how to drop it. */
-export interface FreshDatabase {
-  readonly url: string;
-  readonly ownerUrl: string;
-  readonly drop: () => Promise<void>;
-}
-export async function freshDatabase(): Promise<FreshDatabase> {
-  const name = `t_${randomUUID().replaceAll('-', '')}`;
-  const admin = async (sql: string): Promise<void> => {
-    const client = new pg.Client({ connectionString: urlOf('MIGRATE_URL') });
-    await client.connect();
-    await client.query(sql);
-    await client.end();
-  };
-  await admin(`create database ${name}`);
-  const named = (variable: 'DATABASE_URL' | 'MIGRATE_URL'): string => {
-    const url = new URL(urlOf(variable));
-    url.pathname = `/${name}`;
-    return url.href;
-  };
-  const [url, ownerUrl] = [named('DATABASE_URL'), named('MIGRATE_URL')];
-  return { url, ownerUrl, drop: () => admin(`drop database if exists ${name} with (force)`) };
-}
-
 const ROUTED: readonly FactKind[] = ['surveyed', 'route-set'];
 /** Three parts of the demo with their sheets and routes, and no other history: a frame, a two-faced cab side, a heavy block. */
 export function smallShop(): ShopFile {
@@ -108,28 +71,47 @@ export function smallShop(): ShopFile {
   };
 }
 
+/** A database as an app on it begins: a shop that many tests begin with is read in once and copied. */
+function databaseWith(shop: ShopFile | 'demo' | null | undefined): Promise<FreshDatabase> {
+  if (shop === undefined) return databaseLike('small', (d) => fillWith(d, '/api/import/shop', smallShop()));
+  if (shop === 'demo') return databaseLike('demo', (d) => fillWith(d, '/api/demo', {}));
+  return databaseLike('laid_out', (d) => layOut(MIGRATIONS, { server: d.url, owner: d.ownerUrl }));
+}
+async function fillWith(at: FreshDatabase, path: string, body: unknown): Promise<void> {
+  const app = await startTestApp({ url: at.url, ownerUrl: at.ownerUrl, shop: null });
+  try {
+    await mustPost(app, path, body);
+  } finally {
+    await app.close();
+  }
+}
+async function mustPost(app: TestApp, path: string, body: unknown): Promise<void> {
+  const r = await app.post(path, body);
+  if (r.status !== 201) throw new Error(JSON.stringify(r.body));
+}
+
 export async function startTestApp(
   options: {
     readonly url?: string;
     /** Where that database is not laid out yet. */
     readonly ownerUrl?: string;
-    /** What is imported at the start; null for an empty database. */
-    readonly shop?: ShopFile | null;
+    /** What is in it at the start: the small shop, without a word; null for nothing. */
+    readonly shop?: ShopFile | 'demo' | null;
     /** The built page, for browser tests. */
     readonly webFolder?: string;
     /** The clock runs, this far from the wall's: the browser is given the same. Without it the test moves the clock itself. */
     readonly runsAheadMs?: number;
   } = {},
 ): Promise<TestApp> {
-  const own = options.url === undefined ? await freshDatabase() : null;
+  const own = options.url === undefined ? await databaseWith(options.shop) : null;
   const url = options.url ?? own!.url;
   const clock = { nowMs: AS_OF_MS };
   const disk: { freeBytes: number | null } = { freeBytes: null };
   const { runsAheadMs } = options;
   const nowMs = (): number => (runsAheadMs === undefined ? clock.nowMs : Date.now() + runsAheadMs);
   const db = openDatabase(url);
-  const owner = own?.ownerUrl ?? options.ownerUrl;
-  if (owner !== undefined) await layOut(MIGRATIONS, { server: url, owner });
+  const { ownerUrl } = options;
+  if (ownerUrl !== undefined) await layOut(MIGRATIONS, { server: url, owner: ownerUrl });
   const log = pino({ level: 'silent' });
   const processId = randomUUID();
   const live = startLive(url, log);
@@ -176,7 +158,7 @@ export async function startTestApp(
     deps,
     url,
     async asOwner(work) {
-      const asOwner = openDatabase(owner ?? ownerUrlOf(url));
+      const asOwner = openDatabase(own?.ownerUrl ?? ownerUrl ?? ownerUrlOf(url));
       try {
         return await work(asOwner);
       } finally {
@@ -195,11 +177,9 @@ export async function startTestApp(
       await own?.drop();
     },
   };
-  const shop = options.shop === undefined ? smallShop() : options.shop;
-  if (shop) {
-    const r = await app.post('/api/import/shop', shop);
-    if (r.status !== 201) throw new Error(JSON.stringify(r.body));
-  }
+  // Another's database is filled by whoever brings it, unless it is told here with what.
+  const shop = options.shop === undefined && own === null ? smallShop() : options.shop;
+  if (shop && shop !== 'demo') await mustPost(app, '/api/import/shop', shop);
   return app;
 }
 
