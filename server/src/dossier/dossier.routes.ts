@@ -8,9 +8,10 @@ import { signedHead } from '../ledger/keepHeads.ts';
 import { findPicture } from '../pictures/pictures.sql.ts';
 import { needSnapshot } from '../shop/needShop.ts';
 import { dossierCsv } from './dossierCsv.ts';
-import { routeCard } from './routeCard.ts';
-import { partTags } from './partTags.ts';
-import { newPaper, writeDossier, type Beside, type PictureOnPaper } from './dossierPdf.ts';
+import type { Beside, PictureOnPaper } from './dossierPdf.ts';
+
+// What writes on paper weighs as much as the rest of the server together: it comes with the first paper that is asked for.
+const dossierOnPaper = () => import('./dossierPdf.ts');
 
 /** Printed at 250 points wide: more points than this only make the file heavy. */
 const PICTURE_PX = 900;
@@ -47,7 +48,12 @@ export function dossierRoutes(deps: Deps): Router {
     });
   }
   /** Labels to stick or tie on: scanned, one opens its part. */
-  const tags = (req: Request, res: Response, parts: readonly Dossier['parts'][number]['detail'][]): void => {
+  const tags = async (
+    req: Request,
+    res: Response,
+    parts: readonly Dossier['parts'][number]['detail'][],
+  ): Promise<void> => {
+    const { partTags } = await import('./partTags.ts');
     const paper = partTags(parts, `${req.protocol}://${req.get('host') ?? ''}`);
     res
       .type('application/pdf')
@@ -55,14 +61,14 @@ export function dossierRoutes(deps: Deps): Router {
     paper.pipe(res);
   };
   router.get('/parts/:partId/tag.pdf', async (req, res) => {
-    tags(
+    await tags(
       req,
       res,
       (await partDossier(req.params.partId)).parts.map((p) => p.detail),
     );
   });
   router.get('/machines/:machineId/tags.pdf', async (req, res) => {
-    tags(
+    await tags(
       req,
       res,
       (await machineDossier(req.params.machineId)).parts.map((p) => p.detail),
@@ -75,6 +81,7 @@ export function dossierRoutes(deps: Deps): Router {
     if (!part) throw new AppError('not-found', { what: 'part', id: req.params.partId });
     const { shop } = snapshot;
     const detail = partDetail(snapshot, part);
+    const { routeCard } = await import('./routeCard.ts');
     const paper = routeCard(detail, (id) => shop.sheets.get(id), shop.workshop.name);
     res.type('application/pdf').set({
       'Cache-Control': 'no-store',
@@ -105,6 +112,7 @@ async function answer(deps: Deps, res: Response, form: (typeof FORMS)[number], d
     res.type('text/csv').send(dossierCsv(d));
     return;
   }
+  const { newPaper, writeDossier } = await dossierOnPaper();
   const paper = newPaper(d);
   res.type('application/pdf');
   try {
@@ -151,6 +159,7 @@ async function answerInLines(deps: Deps, res: Response, d: Dossier): Promise<voi
   res.set('Cache-Control', 'no-store').type(LINES);
   const say = (line: object): void => void res.write(`${JSON.stringify(line)}\n`);
   const of = d.parts.length;
+  const { newPaper, writeDossier } = await dossierOnPaper();
   const paper = newPaper(d);
   const chunks: Buffer[] = [];
   paper.doc.on('data', (chunk: Buffer) => chunks.push(chunk));

@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { format } from 'date-fns';
+import { format } from 'date-fns/format';
 import { METRIC, showFilm, showTemperature, type Dossier } from '@calvetta/core';
 
 /** Says times and figures of a dossier, in the shop's zone and money. */
