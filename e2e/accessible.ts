@@ -7,11 +7,31 @@ import { open, type Stage } from './browser.ts';
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 const LEVELS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'];
 
+/** Waits until nothing fades and the page stood still for a tenth of a second: half-way between two colours nothing has contrast. */
+const settled = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    const ends = document
+      .getAnimations()
+      .filter((a) => Number.isFinite(Number(a.effect?.getComputedTiming().endTime ?? Infinity)));
+    await Promise.allSettled(ends.map((a) => a.finished));
+    await new Promise<void>((done) => {
+      // A clock that runs never stands still.
+      setTimeout(done, 3000);
+      let still = setTimeout(done, 100);
+      const seen = new MutationObserver(() => {
+        clearTimeout(still);
+        still = setTimeout(done, 100);
+      });
+      seen.observe(document, { subtree: true, childList: true, characterData: true, attributes: true });
+    });
+  });
+
 /**
  * WCAG 2.1 A and AA by axe-core (general-purpose open-source checker): each violation with where it is. Asks it for what is broken
  * only: naming every place where all is well takes it three times as long. The page has no frames.
  */
 export async function violations(page: Page, rules?: readonly string[]): Promise<string[]> {
+  await settled(page);
   // As the debugger, for the page lets no script in but its own.
   if (await page.evaluate(() => !('axe' in globalThis))) await page.evaluate(AXE);
   const options: RunOptions = {
@@ -57,26 +77,40 @@ export async function go(page: Page, path: string): Promise<void> {
   await page.locator('h1:not([data-left])').first().waitFor();
 }
 
-/** Every screen, the coat dialog and Why? in one theme, by the words on its button: what breaks which rule, by where. */
-export async function brokenRules(
-  stage: Stage,
-  theme: string,
-  rules?: readonly string[],
-): Promise<Record<string, string[]>> {
+/** What breaks which rule on the page as it stands, by day; and by night, where names and structure are the same, in contrast. */
+async function brokenHere(page: Page): Promise<{ day: string[]; night: string[] }> {
+  const theme = (to: string): Promise<unknown> =>
+    page.evaluate((t) => (document.documentElement.dataset['theme'] = t), to);
+  const day = await violations(page);
+  await theme('dark');
+  const night = await violations(page, ['color-contrast']);
+  await theme('light');
+  return { day, night };
+}
+
+/** Every screen, the coat dialog and Why?: what breaks which rule, by where. */
+export async function brokenRules(stage: Stage): Promise<Record<string, object>> {
   const page = await stage.desk();
   await open(stage, page, '/settings');
-  await page.getByRole('radio', { name: theme }).click();
-  const found: Record<string, string[]> = { '/settings': await violations(page, rules) };
+  // How a hand sets what is set below by its mark.
+  for (const [words, mark] of [
+    ['night and booth', 'dark'],
+    ['day', 'light'],
+  ] as const) {
+    await page.getByRole('radio', { name: words }).click();
+    await page.locator(`:root[data-theme="${mark}"]`).waitFor();
+  }
+  const found: Record<string, { day: string[]; night: string[] }> = { '/settings': await brokenHere(page) };
   for (const path of SCREENS) {
     await go(page, path);
-    found[path] = await violations(page, rules);
+    found[path] = await brokenHere(page);
   }
   await go(page, '/parts/quarry.main-frame-left');
   for (const name of ['Coat now', 'Why?']) {
     await page.getByRole('button', { name }).click();
     await page.getByRole('dialog').locator('button:enabled').first().waitFor();
-    found[name] = await violations(page, rules);
+    found[name] = await brokenHere(page);
     await page.keyboard.press('Escape');
   }
-  return Object.fromEntries(Object.entries(found).filter(([, broken]) => broken.length > 0));
+  return Object.fromEntries(Object.entries(found).filter(([, b]) => b.day.length + b.night.length > 0));
 }
