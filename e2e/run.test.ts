@@ -120,6 +120,12 @@ describe('a gun-load without a plan: two passes on two parts, logged by touch', 
     await page.getByText(`${name}: passes are on, and no coat is on record.`).waitFor();
     await page.getByRole('button', { name: 'Log what is on' }).tap();
     await page.getByText(`Coated: ${name}`).waitFor();
+    // What is said stands below the page, never on the button that comes next.
+    const [said, main] = await Promise.all([
+      page.getByRole('status').filter({ hasText: 'Coated: ' }).boundingBox(),
+      page.locator('main').boundingBox(),
+    ]);
+    expect(said!.y).toBeGreaterThanOrEqual(main!.y + main!.height);
     await page.getByRole('button', { name: 'Undo' }).first().tap();
     await page.getByText(`Undone: ${name}`).waitFor();
   }, 60_000);

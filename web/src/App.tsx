@@ -99,10 +99,10 @@ function Shop() {
           )}
         </main>
         <ScreenGuard>{isTiming ? <TimerBar /> : null}</ScreenGuard>
+        <Notices />
       </div>
       <ScreenGuard>{isOpen ? <Dialogs /> : null}</ScreenGuard>
       <ScreenGuard>{isAsked ? <WhoPanel /> : null}</ScreenGuard>
-      <Notices />
     </div>
   );
 }

@@ -178,8 +178,11 @@ export function useLive(): void {
     };
     const leave = oneLine(heard);
     const timer = setInterval(flush, 5000);
+    // The device says so before anything else does.
+    addEventListener('online', flush);
     return () => {
       leave();
+      removeEventListener('online', flush);
       clearInterval(timer);
       clearTimeout(pending);
     };

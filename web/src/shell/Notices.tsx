@@ -7,35 +7,28 @@ const SHOWN_MS = 9000;
 /** As many as leave the screen behind them in sight. */
 const SHOWN_REFUSALS = 3;
 
-/** What just happened, with its undo; and what a returning server refused, which stays until it is seen. */
+/**
+ * What just happened, with its undo; and what a returning server refused, which stays until it is seen. It stands below the page and
+ * takes room of its own: over it, it would lie on the very button that comes next.
+ */
 export function Notices() {
   const list = useNotices((s) => s.list);
   const refused = useOutbox((s) => s.refused);
   return (
-    <div
-      aria-live="polite"
-      className="pointer-events-none fixed bottom-3 left-1/2 z-[60] flex w-[min(560px,calc(100vw-16px))] -translate-x-1/2 flex-col gap-2 max-md:bottom-16"
-    >
+    // Above a dialog's shade: what a dialog says is said while it is open.
+    <div aria-live="polite" className="relative z-[60] flex flex-col gap-px print:hidden">
       {refused.slice(0, SHOWN_REFUSALS).map(({ write, error }) => (
-        <p
-          key={write.id}
-          role="alert"
-          className="pointer-events-auto flex items-center justify-between gap-3 section-left bg-slate pr-4 py-2 text-slate-ink [--coat:var(--s-shut)]"
-        >
-          <span>
+        <p key={write.id} role="alert" className={`${LINE} [--coat:var(--s-shut)]`}>
+          <span className="py-2">
             An entry that had waited was refused ({write.what}): {refusalWords(error)}
           </span>
-          <button
-            type="button"
-            className="figure min-h-11 px-2 underline"
-            onClick={() => void seenRefusal(write.id)}
-          >
+          <button type="button" className={TOUCH} onClick={() => void seenRefusal(write.id)}>
             Seen
           </button>
         </p>
       ))}
       {refused.length > SHOWN_REFUSALS ? (
-        <p className="pointer-events-auto bg-slate px-4 py-1 text-slate-ink">
+        <p className="bg-slate px-4 py-1 text-slate-ink">
           and {refused.length - SHOWN_REFUSALS} more that were refused
         </p>
       ) : null}
@@ -45,6 +38,9 @@ export function Notices() {
     </div>
   );
 }
+const LINE =
+  'pointer-events-auto flex items-center gap-4 section-left bg-slate pr-2 text-slate-ink max-md:justify-between';
+const TOUCH = 'figure min-h-11 min-w-11 px-2 underline underline-offset-4';
 
 function NoticeLine({ notice }: { readonly notice: Notice }) {
   const dismiss = useNotices((s) => s.dismiss);
@@ -55,13 +51,13 @@ function NoticeLine({ notice }: { readonly notice: Notice }) {
   return (
     <p
       role="status"
-      className={`pointer-events-auto flex items-center justify-between gap-3 section-left bg-slate pr-4 py-1 text-slate-ink ${notice.tone === 'trouble' ? '[--coat:var(--s-shut)]' : '[--coat:var(--s-open)]'}`}
+      className={`${LINE} ${notice.tone === 'trouble' ? '[--coat:var(--s-shut)]' : '[--coat:var(--s-open)]'}`}
     >
       <span className="py-2">{notice.text}</span>
       {notice.action ? (
         <button
           type="button"
-          className="figure min-h-11 px-3 underline underline-offset-4"
+          className={TOUCH}
           onClick={() => {
             dismiss(notice.id);
             notice.action?.run();

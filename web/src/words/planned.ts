@@ -6,6 +6,10 @@ import { clockTime, moment } from '../ui/time.ts';
 /** What the kept plan says of a part, in a line, and when. */
 export interface PlannedWords {
   readonly words: string;
+  /** The same where there is little room: the moment, or what is the matter with it. */
+  readonly short: string;
+  /** Gone by, or too late for the part's window. */
+  readonly isTrouble: boolean;
   readonly atMs: number;
 }
 
@@ -20,6 +24,11 @@ export function usePlanned(): (card: PartCard, nowMs: number, zone: string) => P
     const at = `planned ${day.includes(time) ? day : `${day} ${time}`}`;
     const others = next.others === null || next.others === 0 ? '' : ` with ${next.others} more`;
     const more = next.isLate ? ': gone by, plan again' : next.lostMs !== null ? ': too late for it' : others;
-    return { words: `${at}${more}`, atMs: next.fromMs };
+    return {
+      words: `${at}${more}`,
+      short: next.isLate ? 'gone by' : next.lostMs !== null ? `${day}, late` : day,
+      isTrouble: next.isLate || next.lostMs !== null,
+      atMs: next.fromMs,
+    };
   };
 }

@@ -22,6 +22,8 @@ interface Props {
   readonly isNarrow: boolean;
   /** What the kept plan says of it. */
   readonly planned: string | null;
+  readonly plannedShort: string | null;
+  readonly isPlanTrouble: boolean;
   readonly plannedMs: number | null;
 }
 
@@ -33,6 +35,8 @@ export const BenchRow = memo(function BenchRow({
   fullUm,
   isNarrow,
   planned,
+  plannedShort,
+  isPlanTrouble,
   plannedMs,
 }: Props) {
   const nowMs = useNowMs();
@@ -40,17 +44,17 @@ export const BenchRow = memo(function BenchRow({
   const rowPx = useRowPx();
   const navigate = useNavigate();
   const setFocus = useFocusPart((s) => s.set);
-  const view = withPlan(actView(card, nowMs, bench.zone, units), planned);
+  const view = actView(card, nowMs, bench.zone, units);
+  const whole = planned === null ? view.text : `${view.text} · ${planned}`;
+  const line = (
+    <span className="flex min-w-0 items-baseline gap-2 text-[13px]" title={whole}>
+      <span className="min-w-0 flex-1 truncate max-md:text-quiet">{view.text}</span>
+      {plannedShort === null ? null : <PlannedAt words={plannedShort} isTrouble={isPlanTrouble} />}
+    </span>
+  );
   const open = (): void => void navigate(`/parts/${encodeURIComponent(card.partId)}`);
   const ribbon = (
-    <RowRibbon
-      card={card}
-      bench={bench}
-      axis={axis}
-      isNarrow={isNarrow}
-      plannedMs={plannedMs}
-      text={view.text}
-    />
+    <RowRibbon card={card} bench={bench} axis={axis} isNarrow={isNarrow} plannedMs={plannedMs} text={whole} />
   );
   const section = <RowFilm card={card} fullUm={fullUm} heightPx={isNarrow ? 40 : rowPx - 5} />;
   const row = {
@@ -76,7 +80,7 @@ export const BenchRow = memo(function BenchRow({
               {name}
               <StateWord headline={card.headline} explains="in-row" />
             </span>
-            <span className="block truncate text-[13px] text-quiet">{view.text}</span>
+            {line}
           </span>
           <ActButton card={card} view={view} />
         </div>
@@ -92,15 +96,25 @@ export const BenchRow = memo(function BenchRow({
       {name}
       <StateWord headline={card.headline} explains="in-row" />
       {ribbon}
-      <span className="truncate text-[13px]" title={view.text}>
-        {view.text}
-      </span>
+      {line}
       <ActButton card={card} view={view} />
     </div>
   );
 });
 
-/** The act first, then when it is planned. */
+/** When the plan has it, with the plan's pennant; it never gives way to the act's words. */
+function PlannedAt({ words, isTrouble }: { readonly words: string; readonly isTrouble: boolean }) {
+  return (
+    <span className={`figure shrink-0 text-[12px] ${isTrouble ? 'text-bad' : 'text-quiet'}`}>
+      <svg viewBox="0 0 9 11" className="mr-1 inline h-[11px] w-[9px]" aria-hidden>
+        <path d="M1 11V1l7 2.5L1 6" fill="var(--mark)" stroke="var(--mark)" />
+      </svg>
+      <span className="sr-only">planned </span>
+      {words}
+    </span>
+  );
+}
+
 function RowFilm({ card, fullUm, heightPx }: Pick<Props, 'card' | 'fullUm'> & { readonly heightPx: number }) {
   return (
     <Section
@@ -139,12 +153,6 @@ function RowRibbon({ card, bench, axis, isNarrow, plannedMs, text }: RibbonProps
       label={`${card.name}: ${text}`}
     />
   );
-}
-
-function withPlan(act: ActView, planned: string | null): ActView {
-  if (planned === null) return act;
-  const text = `${act.text} · ${planned}`;
-  return { ...act, text };
 }
 
 function PartName({ card }: { readonly card: PartCard }) {

@@ -224,6 +224,8 @@ function Rows({ bench, rows, asked, machine, change }: RowsProps) {
                   fullUm={fullUm}
                   isNarrow={isNarrow}
                   planned={next?.words ?? null}
+                  plannedShort={next?.short ?? null}
+                  isPlanTrouble={next?.isTrouble ?? false}
                   plannedMs={next?.atMs ?? null}
                 />
               );
