@@ -92,7 +92,11 @@ function Shop() {
               <Route
                 path="*"
                 element={
-                  <Empty title="There is nothing at this address" next={{ to: '/', text: 'To the Bench' }} />
+                  <Empty
+                    isPage
+                    title="There is nothing at this address"
+                    next={{ to: '/', text: 'To the Bench' }}
+                  />
                 }
               />
             </Routes>

@@ -3,11 +3,25 @@ import { useWorkingOut } from '../state/workingOut.ts';
 import { Empty } from './Empty.tsx';
 
 /** What stands in a place whose data has not come: still asking, refused, or away. */
-export function Waiting({ error, what }: { readonly error: Error | null; readonly what: string }) {
+export function Waiting({
+  error,
+  what,
+  isPage = false,
+}: {
+  readonly error: Error | null;
+  readonly what: string;
+  /** It stands for a whole screen. */
+  readonly isPage?: boolean;
+}) {
   const progress = useWorkingOut((s) => s.progress);
   if (error instanceof Refused && error.status < 500) {
     return (
-      <Empty title={`No such ${what}`} text={error.body.remedy} next={{ to: '/', text: 'To the Bench' }} />
+      <Empty
+        isPage={isPage}
+        title={`No such ${what}`}
+        text={error.body.remedy}
+        next={{ to: '/', text: 'To the Bench' }}
+      />
     );
   }
   if (progress)

@@ -18,7 +18,7 @@ const YEAR_MS = 365 * DAY_MS;
 /** What finished parts are to be looked after by: the year as a wheel, what is due now, decisions that come back. */
 export default function AftercareScreen() {
   const care = useCare();
-  if (!care.data) return <Waiting error={care.error} what="care" />;
+  if (!care.data) return <Waiting isPage error={care.error} what="care" />;
   return <Of view={care.data} />;
 }
 

@@ -29,7 +29,7 @@ export default function AirScreen() {
   const id = placeId ?? places[0]?.placeId ?? null;
   const air = usePlaceAir(id);
   const show = useDialogs((s) => s.show);
-  if (!shop.data) return <Waiting error={shop.error} what="workshop" />;
+  if (!shop.data) return <Waiting isPage error={shop.error} what="workshop" />;
   return (
     <div className="p-4 max-md:p-2">
       <div className="flex flex-wrap items-center gap-3 pb-3">

@@ -28,7 +28,7 @@ import { Heading } from '../../ui/Heading.tsx';
 /** What can be coated, what is about to be lost, what holds the rest up: every part in motion on one time axis. */
 export function BenchScreen() {
   const bench = useBench();
-  if (!bench.data) return <Waiting error={bench.error} what="bench" />;
+  if (!bench.data) return <Waiting isPage error={bench.error} what="bench" />;
   return <BenchOf bench={bench.data} />;
 }
 

@@ -14,7 +14,7 @@ const at = (partId: string, findingId?: string): string =>
 /** All that was found in the shop and is open: what holds a part first, then what is being mended, then what waits. */
 export default function InspectScreen() {
   const list = useInspectList();
-  if (!list.data) return <Waiting error={list.error} what="findings" />;
+  if (!list.data) return <Waiting isPage error={list.error} what="findings" />;
   const { open, levelling, closed } = list.data;
   const holds = open.filter((o) => o.finding.holds);
   const mending = open.filter((o) => !o.finding.holds && o.finding.remedy);

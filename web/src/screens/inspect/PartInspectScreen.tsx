@@ -19,7 +19,7 @@ import { TrialPanel } from './TrialPanel.tsx';
 export default function PartInspectScreen() {
   const { partId = '' } = useParams();
   const view = useInspect(partId);
-  if (!view.data) return <Waiting error={view.error} what="part" />;
+  if (!view.data) return <Waiting isPage error={view.error} what="part" />;
   return <Of key={partId} view={view.data} />;
 }
 

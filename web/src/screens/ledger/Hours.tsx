@@ -12,7 +12,7 @@ import { HoursBar } from './HoursBar.tsx';
 /** Hours against what was reckoned, the shop's own pace, what is left, and money. */
 export function Hours() {
   const hours = useHours();
-  if (!hours.data) return <Waiting error={hours.error} what="hours" />;
+  if (!hours.data) return <Waiting isPage error={hours.error} what="hours" />;
   const { data } = hours;
   return (
     <div className="grid gap-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">

@@ -34,7 +34,7 @@ export function River() {
       },
       { replace: true },
     );
-  if (!river.data) return <Waiting error={river.error} what="record" />;
+  if (!river.data) return <Waiting isPage error={river.error} what="record" />;
   const { data } = river;
   const isNarrowed = Object.keys(asked).length > 0;
   return (

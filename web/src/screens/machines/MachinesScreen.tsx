@@ -20,7 +20,7 @@ export default function MachinesScreen() {
   const { machineId } = useParams();
   const [params, setParams] = useSearchParams();
   const show = useDialogs((s) => s.show);
-  if (!machines.data) return <Waiting error={machines.error} what="machines" />;
+  if (!machines.data) return <Waiting isPage error={machines.error} what="machines" />;
   const filter: Filter = {
     state: params.get('state'),
     metal: params.get('metal'),

@@ -22,7 +22,7 @@ export function LeftoverPanel({ mix, zone }: Props) {
   const nowMs = useNowMs();
   const leftover = useLeftover(mix.mixId);
   const log = useLogFromMix(mix);
-  if (!leftover.data) return <Waiting error={leftover.error} what="leftover" />;
+  if (!leftover.data) return <Waiting isPage error={leftover.error} what="leftover" />;
   const { parts, passed, usedMl, minutes, minutesLeft, leftMl } = leftover.data;
   const chosen = parts.filter((p) => p.isChosen);
   return (

@@ -23,7 +23,9 @@ export default function MixScreen() {
   const sheets = useSheets();
   const shop = useShop();
   if (!bench.data || !shelf.data || !sheets.data || !shop.data)
-    return <Waiting error={bench.error ?? shelf.error ?? sheets.error ?? shop.error} what="mixing bench" />;
+    return (
+      <Waiting isPage error={bench.error ?? shelf.error ?? sheets.error ?? shop.error} what="mixing bench" />
+    );
   return (
     <Mixer
       bench={bench.data}

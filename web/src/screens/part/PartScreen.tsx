@@ -36,7 +36,7 @@ export default function PartScreen() {
   const part = usePart(partId);
   const setFocus = useFocusPart((s) => s.set);
   useEffect(() => setFocus(partId), [partId, setFocus]);
-  if (!part.data) return <Waiting error={part.error} what="part" />;
+  if (!part.data) return <Waiting isPage error={part.error} what="part" />;
   return <PartOf part={part.data} />;
 }
 
@@ -240,7 +240,7 @@ function Figures({ part }: { readonly part: PartDetail }) {
       : [['Paint on it', paintCost(part.paintCents, card.areaM2, money)] as const]),
   ];
   return (
-    <dl className="grid grid-cols-[120px_1fr] border border-line bg-panel px-3 py-2">
+    <dl className="grid grid-cols-[120px_1fr] items-baseline border border-line bg-panel px-3 py-2">
       {rows.map(([k, v]) => (
         <div key={k} className="contents">
           <dt className="py-0.5 text-quiet">{k}</dt>

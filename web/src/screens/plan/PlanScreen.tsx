@@ -51,9 +51,9 @@ export default function PlanScreen() {
   const stored = usePlan();
   const places = usePlaces();
   const people = usePeople();
-  if (!shop.data) return <Waiting error={shop.error} what="workshop" />;
-  if (!machines.data) return <Waiting error={machines.error} what="machines" />;
-  if (stored.data === undefined) return <Waiting error={stored.error} what="plan" />;
+  if (!shop.data) return <Waiting isPage error={shop.error} what="workshop" />;
+  if (!machines.data) return <Waiting isPage error={machines.error} what="machines" />;
+  if (stored.data === undefined) return <Waiting isPage error={stored.error} what="plan" />;
   const inUse = machines.data.machines.filter((m) => !m.isAway);
   if (inUse.length === 0) return <NoPlan {...NO_MACHINE} />;
   if (shop.data.attendance.weekly.length === 0) return <NoPlan {...NO_SESSION} />;
@@ -86,11 +86,14 @@ function Planning(props: PlanningProps) {
   const isMaking = making !== null && !making.isDone;
   return (
     <div className="flex h-full min-h-0 flex-col gap-3 p-4 max-md:h-auto max-md:p-2 print:block">
-      <div className="flex flex-wrap items-center gap-3 print:hidden">
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-2 print:hidden">
         <Heading title={['Plan']}>Plan</Heading>
-        <Done view={view} zone={zone} />
+        <p role="status" className="min-w-[180px] flex-1 text-[13px] text-quiet">
+          {statusWords(p, stored, nowMs, zone)}
+        </p>
         <Acts planning={p} stored={stored} isMaking={isMaking} />
       </div>
+      <Done view={view} zone={zone} />
       {p.isAsking ? (
         <section className="border border-line bg-panel p-3 print:hidden" aria-label="What is asked">
           <AskForm {...props} ask={p.ask} todayIso={dayAfter(zone, nowMs, 0)} onChange={p.setAsk} />
@@ -112,9 +115,6 @@ function Planning(props: PlanningProps) {
           {p.trouble}
         </p>
       )}
-      <p role="status" className="text-[13px] text-quiet print:hidden">
-        {statusWords(p, stored, nowMs, zone)}
-      </p>
       {trial && view && !isMaking ? (
         <Compare
           before={trial.before}

@@ -40,7 +40,7 @@ export default function RouteScreen() {
   const shop = useShop();
   const sheets = useSheets();
   if (!part.data || !shop.data || !sheets.data)
-    return <Waiting error={part.error ?? shop.error ?? sheets.error} what="part" />;
+    return <Waiting isPage error={part.error ?? shop.error ?? sheets.error} what="part" />;
   return <Chooser key={partId} part={part.data} means={shop.data.means} sheets={sheets.data.sheets} />;
 }
 

@@ -9,9 +9,9 @@ export default function RunScreen() {
   const bench = useBench();
   const sheets = useSheets();
   const rack = useRun((s) => s.rack);
-  if (!sheets.data) return <Waiting error={sheets.error} what="sheets" />;
+  if (!sheets.data) return <Waiting isPage error={sheets.error} what="sheets" />;
   const sheet = rack && sheets.data.sheets.find((s) => s.sheetId === rack.sheetId);
   if (rack && sheet) return <RackLive rack={rack} sheet={sheet} bench={bench.data ?? null} />;
-  if (!bench.data) return <Waiting error={bench.error} what="bench" />;
+  if (!bench.data) return <Waiting isPage error={bench.error} what="bench" />;
   return <RackSetUp bench={bench.data} sheets={sheets.data.sheets} />;
 }

@@ -15,7 +15,7 @@ const day = (ms: number | null): string =>
 export default function LabelsScreen() {
   const shelf = useShelf();
   const [params] = useSearchParams();
-  if (!shelf.data) return <Waiting error={shelf.error} what="shelf" />;
+  if (!shelf.data) return <Waiting isPage error={shelf.error} what="shelf" />;
   const only = params.getAll('tin');
   const tins = shelf.data.tins.filter((t) => !t.isBinned && (only.length === 0 || only.includes(t.tinId)));
   return (

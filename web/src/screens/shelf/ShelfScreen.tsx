@@ -22,7 +22,7 @@ export default function ShelfScreen() {
   const sheets = useSheets();
   const shop = useShop();
   if (!shelf.data || !sheets.data || !shop.data)
-    return <Waiting error={shelf.error ?? sheets.error ?? shop.error} what="shelf" />;
+    return <Waiting isPage error={shelf.error ?? sheets.error ?? shop.error} what="shelf" />;
   return <Shelf shelf={shelf.data} sheets={sheets.data.sheets} zone={shop.data.zone} />;
 }
 

@@ -40,7 +40,7 @@ export default function StepsScreen() {
   const at = Math.max(0, STEPS.indexOf(named as Step));
   const step = STEPS[at]!;
   const next = STEPS[at + 1];
-  if (!shop.data) return <Waiting error={shop.error} what="shop" />;
+  if (!shop.data) return <Waiting isPage error={shop.error} what="shop" />;
   const body: Readonly<Record<Step, ReactNode>> = {
     people: (
       <>
@@ -106,7 +106,7 @@ function FirstMachine() {
   const [madeId, setMadeId] = useState<string | null>(null);
   const own = (machines.data?.machines ?? []).filter((m) => !m.isAway);
   const machine = own.find((m) => m.machineId === madeId) ?? own[0];
-  if (!machines.data) return <Waiting error={machines.error} what="machines" />;
+  if (!machines.data) return <Waiting isPage error={machines.error} what="machines" />;
   if (!machine) return <MachineForm machine={null} onDone={setMadeId} />;
   const parts = machine.assemblies.flatMap((a) => a.parts.filter((p) => !p.isAway));
   return (
