@@ -1,28 +1,14 @@
 import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import type { Page } from 'playwright-core';
 import { open, startStage, type Stage } from './browser.ts';
-import { answer, onSheet, rivals } from './survey.ts';
+import { answer, bringNew, onSheet, refused, rivals, surveyedRail } from './survey.ts';
 
 let stage: Stage;
 beforeAll(async () => {
   stage = await startStage();
-  // The demo's parts are surveyed: a rail and a plate that nobody has looked at yet.
-  const parts = ['rail', 'plate'].map((name) => ({
-    partId: `van.new-${name}`,
-    name: `New ${name}`,
-    assemblyName: 'Frame repairs',
-    substrate: 'steel-plate',
-    massKg: 20,
-    areaM2: 0.7,
-    thicknessMm: 6,
-    faces: 1,
-  }));
-  await stage.app.post('/api/machines/van/parts', { parts });
+  await bringNew(stage);
 }, 120_000);
 afterEach(() => stage.closePages());
 afterAll(() => stage.close());
-
-const refused = (page: Page, id: string) => page.locator(`[data-refused="${id}"]`);
 
 async function waitUntil(is: () => Promise<boolean>): Promise<void> {
   for (let i = 0; i < 40; i++) {
@@ -32,33 +18,18 @@ async function waitUntil(is: () => Promise<boolean>): Promise<void> {
   expect(await is()).toBe(true);
 }
 
-async function surveyedRail(page: Page): Promise<void> {
-  await open(stage, page, '/parts/van.new-rail/route');
-  const usual = page.getByRole('button', { name: /nothing else unusual/ });
-  // A part surveyed before has its answers.
-  if (await usual.isVisible()) await usual.click();
-  await answer(page, {
-    Rust: 'C',
-    Pits: 'light',
-    'Oil and grease': 'surface',
-    'Old coat': 'none',
-    'Where it lives': 'C4',
-    'In the sun': 'yes',
-  });
-}
-
 describe('choose a route', () => {
   it('a blank survey has no route and says what to answer; answering opens routes', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/van.new-rail/route');
     await page.getByText('No route holds yet').waitFor();
     await page.getByText('these move the answer most').waitFor();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     expect((await rivals(page)).length).toBeGreaterThan(2);
   });
   it('a phosphated chassis part: zinc-rich is refused with the reason, its rule and its source', async () => {
     const page = await stage.desk();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     expect(await refused(page, 'zinc-epoxy').count()).toBe(0);
     await answer(page, { 'Old phosphate film': 'yes' });
     const zinc = refused(page, 'zinc-epoxy');
@@ -74,19 +45,19 @@ describe('choose a route', () => {
     await open(stage, page, '/settings');
     await page.getByRole('radio', { name: 'brush', exact: true }).click();
     await page.getByText('House practice stored').waitFor();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     await page.getByRole('article').locator('summary').filter({ hasText: 'score' }).first().click();
     const brushed = await page.getByRole('article').first().innerText();
     await open(stage, page, '/settings');
     await page.getByRole('radio', { name: 'gun', exact: true }).click();
     await page.getByText('House practice stored').waitFor();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     await page.getByRole('article').locator('summary').filter({ hasText: 'score' }).first().click();
     expect(await page.getByRole('article').first().innerText()).not.toBe(brushed);
   });
   it('a contradictory survey is questioned and cannot be used', async () => {
     const page = await stage.desk();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     await (await onSheet(page, 'Area')).fill('95');
     await page
       .getByRole('alert')
@@ -96,7 +67,7 @@ describe('choose a route', () => {
   });
   it('an advised route is used, and drives the part', async () => {
     const page = await stage.desk();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     const way = await page.locator('[data-chosen] h3 + p').innerText();
     await page.getByRole('button', { name: 'Use this route' }).first().click();
     await page.getByRole('heading', { name: 'New rail' }).waitFor();
@@ -105,7 +76,7 @@ describe('choose a route', () => {
   });
   it('an edited route is judged live; against a rule it needs a reason, and the reason is in the history', async () => {
     const page = await stage.desk();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     await page.getByRole('button', { name: 'Edit steps' }).first().click();
     await page.getByText('No rule is against it.').waitFor();
     await page.getByRole('button', { name: 'Take step 1 out' }).click();
@@ -122,7 +93,7 @@ describe('choose a route', () => {
   });
   it('steps are taken in hand by keys and by pointer, and every change is taken back', async () => {
     const page = await stage.desk();
-    await surveyedRail(page);
+    await surveyedRail(stage, page);
     await page.getByRole('button', { name: 'Edit steps' }).first().click();
     const rows = page.getByRole('dialog').locator('ol > li');
     const order = () =>
@@ -179,53 +150,5 @@ describe('choose a route', () => {
       .getByText(/Bracket 40\b/)
       .first()
       .waitFor();
-  });
-});
-
-describe('what a part has of its own', () => {
-  it('an area worked out by shapes, a template kept and used, and practice against the house', async () => {
-    const page = await stage.desk();
-    await surveyedRail(page);
-    const survey = page.locator('section[aria-label="Survey"]');
-    // Seven leaves of 900 × 60 mm, both faces: 0.756 m².
-    await onSheet(page, 'Area');
-    await survey.getByText('work the area out by shapes').click();
-    const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('Pieces').fill('7');
-    await dialog.getByLabel('Length').fill('900');
-    await dialog.getByLabel('Width').fill('60');
-    await dialog.getByText('0.76 m²').waitFor();
-    await dialog.getByRole('button', { name: 'Use this area' }).click();
-    expect(await (await onSheet(page, 'Area')).inputValue()).toBe('0.756');
-
-    await survey.getByText('keep as a template').click();
-    await survey.getByLabel('Name of the template').fill('spring leaf');
-    await survey.getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByText('Kept as "spring leaf"').waitFor();
-    await open(stage, page, '/parts/van.new-plate/route');
-    await survey.getByLabel('Start from a template').selectOption({ label: 'spring leaf' });
-    expect(await (await onSheet(page, 'Rust')).inputValue()).toBe('C');
-    // Its own area stays.
-    expect(await (await onSheet(page, 'Area')).inputValue()).toBe('0.7');
-
-    await survey.getByText('Done otherwise here').click();
-    await survey.getByLabel('Laid on by', { exact: true }).selectOption('brush');
-    await page.getByText(/Done here: .*brush/).waitFor();
-    expect((await rivals(page)).length).toBeGreaterThan(0);
-  });
-  it('colour undecided: a primer to hold, no finish; the other practice chooses the whole system', async () => {
-    const page = await stage.desk();
-    await surveyedRail(page);
-    await (await onSheet(page, 'Colour undecided')).check();
-    await page.waitForTimeout(300);
-    for (const t of await rivals(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
-    await refused(page, 'gloss-2k')
-      .getByText(/House practice while the colour is undecided/)
-      .waitFor();
-    await page.getByText('Done otherwise here').click();
-    await page
-      .locator('section[aria-label="Survey"] select[aria-label="Colour undecided"]')
-      .selectOption('whole-system');
-    await page.locator('[data-route][aria-label*="gloss"]').first().waitFor();
   });
 });

@@ -1,0 +1,60 @@
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { violations } from './accessible.ts';
+import { open, startStage, type Stage } from './browser.ts';
+import { bringUsual, lookAt, USUAL } from './usual.ts';
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await startStage();
+  await bringUsual(stage);
+}, 120_000);
+afterEach(() => stage.closePages());
+afterAll(() => stage.close());
+
+describe('the page to look at', () => {
+  it.each(['light', 'dark'])(
+    'keeps to WCAG A and AA in the %s theme: kinds, pictures, rivals, steps in the hands',
+    async (theme) => {
+      const page = await stage.desk();
+      await page.addInitScript((t) => {
+        localStorage['calvetta-prefs'] = JSON.stringify({
+          state: { personId: 'ines', theme: t },
+          version: 0,
+        });
+      }, theme);
+      await open(stage, page, `/parts/${USUAL[5]!.partId}/route`);
+      await page.getByRole('button', { name: 'all 30 kinds' }).click();
+      expect(await violations(page)).toEqual([]);
+      await lookAt(page, USUAL[5]!, (w) => w.click());
+      await page.locator('[data-level] > button').first().click();
+      expect(await violations(page)).toEqual([]);
+      await page.getByRole('button', { name: 'Edit steps' }).click();
+      await page.getByText('No rule is against it.').waitFor();
+      expect(await violations(page)).toEqual([]);
+    },
+  );
+});
+
+describe('answers are not lost', () => {
+  it('stand when the page is left and come back to; kept, they are on record; another’s are not run over unseen', async () => {
+    const part = USUAL[1]!;
+    const page = await stage.desk();
+    await open(stage, page, `/parts/${part.partId}/route`);
+    await lookAt(page, part, (w) => w.click());
+    await page.goto(page.url().replace('/route', ''));
+    await page.getByRole('heading', { name: part.name }).waitFor();
+    await page.goBack();
+    await page.getByText('These answers are on this device only.').waitFor();
+    await page.getByText('Bracket, fabricated').waitFor();
+    // Somebody else surveys it meanwhile.
+    const other = await stage.desk();
+    await open(stage, other, `/parts/${part.partId}/route`);
+    await other.getByRole('radio', { name: 'frame or plate', exact: true }).click();
+    await other.getByRole('button', { name: 'Keep the survey' }).click();
+    await other.getByText('Survey kept').waitFor();
+    await page.getByText(/Somebody stored another survey/).waitFor();
+    await page.getByRole('button', { name: 'Take theirs' }).click();
+    await page.getByText('Frame or plate').waitFor();
+    await page.getByText(/on this device only/).waitFor({ state: 'detached' });
+  });
+});

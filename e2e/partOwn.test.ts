@@ -1,0 +1,59 @@
+import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { open, startStage, type Stage } from './browser.ts';
+import { bringNew, onSheet, refused, rivals, surveyedRail } from './survey.ts';
+
+let stage: Stage;
+beforeAll(async () => {
+  stage = await startStage();
+  await bringNew(stage);
+}, 120_000);
+afterEach(() => stage.closePages());
+afterAll(() => stage.close());
+
+describe('what a part has of its own', () => {
+  it('an area worked out by shapes, a template kept and used, and practice against the house', async () => {
+    const page = await stage.desk();
+    await surveyedRail(stage, page);
+    const survey = page.locator('section[aria-label="Survey"]');
+    // Seven leaves of 900 × 60 mm, both faces: 0.756 m².
+    await onSheet(page, 'Area');
+    await survey.getByText('work the area out by shapes').click();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByLabel('Pieces').fill('7');
+    await dialog.getByLabel('Length').fill('900');
+    await dialog.getByLabel('Width').fill('60');
+    await dialog.getByText('0.76 m²').waitFor();
+    await dialog.getByRole('button', { name: 'Use this area' }).click();
+    expect(await (await onSheet(page, 'Area')).inputValue()).toBe('0.756');
+
+    await survey.getByText('keep as a template').click();
+    await survey.getByLabel('Name of the template').fill('spring leaf');
+    await survey.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByText('Kept as "spring leaf"').waitFor();
+    await open(stage, page, '/parts/van.new-plate/route');
+    await survey.getByLabel('Start from a template').selectOption({ label: 'spring leaf' });
+    expect(await (await onSheet(page, 'Rust')).inputValue()).toBe('C');
+    // Its own area stays.
+    expect(await (await onSheet(page, 'Area')).inputValue()).toBe('0.7');
+
+    await survey.getByText('Done otherwise here').click();
+    await survey.getByLabel('Laid on by', { exact: true }).selectOption('brush');
+    await page.getByText(/Done here: .*brush/).waitFor();
+    expect((await rivals(page)).length).toBeGreaterThan(0);
+  });
+  it('colour undecided: a primer to hold, no finish; the other practice chooses the whole system', async () => {
+    const page = await stage.desk();
+    await surveyedRail(stage, page);
+    await (await onSheet(page, 'Colour undecided')).check();
+    await page.waitForTimeout(300);
+    for (const t of await rivals(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
+    await refused(page, 'gloss-2k')
+      .getByText(/House practice while the colour is undecided/)
+      .waitFor();
+    await page.getByText('Done otherwise here').click();
+    await page
+      .locator('section[aria-label="Survey"] select[aria-label="Colour undecided"]')
+      .selectOption('whole-system');
+    await page.locator('[data-route][aria-label*="gloss"]').first().waitFor();
+  });
+});
