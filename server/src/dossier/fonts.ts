@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { create, type Font } from 'fontkit';
+import { sfntOf } from './sfnt.ts';
 
 /**
  * Fonts of a document, and which of them can draw what. They ship with the program as static files; a letter that none of them has is
@@ -20,11 +21,19 @@ interface Face {
   readonly font: Font;
 }
 const { resolve } = createRequire(import.meta.url);
-const faceOf = (family: string, weight: string, subset: string): Face => {
-  const file = readFileSync(resolve(`@fontsource/${family}/files/${family}-${subset}-${weight}-normal.woff`));
-  // Collections are no single font; these are none.
-  return { name: `${family}-${subset}-${weight}`, file, font: create(file) as Font };
-};
+/** Read once, for every document to come. */
+const known = new Map<string, Face>();
+function faceOf(family: string, weight: string, subset: string): Face {
+  const name = `${family}-${subset}-${weight}`;
+  let face = known.get(name);
+  if (!face) {
+    const file = sfntOf(readFileSync(resolve(`@fontsource/${family}/files/${name}-normal.woff`)));
+    // Collections are no single font; these are none.
+    face = { name, file, font: create(file) as Font };
+    known.set(name, face);
+  }
+  return face;
+}
 
 /** Letters that no font here has, in letters that all have. */
 const SPELT: Readonly<Record<string, string>> = {
@@ -53,22 +62,15 @@ export interface Run {
 export class Fonts {
   private readonly chains: Readonly<Record<Style, readonly Face[]>>;
   constructor() {
-    const known = new Map<string, Face>();
-    const face = (family: string, weight: string, subset: string): Face => {
-      const key = `${family} ${weight} ${subset}`;
-      let found = known.get(key);
-      if (!found) known.set(key, (found = faceOf(family, weight, subset)));
-      return found;
-    };
     const chain = (style: Style): Face[] => {
       const [family, weight] = WEIGHTS[style];
       const [otherFamily, otherWeight] =
         WEIGHTS[style === 'text' || style === 'figure' ? 'figure' : 'strong'];
       return [
-        face(family, weight, 'latin'),
-        face(family, weight, 'latin-ext'),
-        face(otherFamily, otherWeight, 'latin'),
-        face(otherFamily, otherWeight, 'latin-ext'),
+        faceOf(family, weight, 'latin'),
+        faceOf(family, weight, 'latin-ext'),
+        faceOf(otherFamily, otherWeight, 'latin'),
+        faceOf(otherFamily, otherWeight, 'latin-ext'),
       ];
     };
     this.chains = {
