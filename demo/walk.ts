@@ -5,6 +5,15 @@ import { airAt, recordAt } from './alive.ts';
 
 const file = JSON.parse(readFileSync(new URL('./scenario/shop.json', import.meta.url), 'utf8')) as ShopFile;
 
+/**
+ * The whole of the walk is every hour (`LONG=1`, as `.ci/run` sets it); else every seventh, which in a week meets each hour of
+ * the day once.
+ */
+export const STRIDE = process.env['LONG'] === '1' ? 1 : 7;
+/** A week from this moment, in two files: the first fourteen sevens of hours, and the other ten. */
+export const WEEK_MS = Date.UTC(2026, 10, 25);
+export const FIRST_HOURS = 98;
+
 /** What whoever starts the demo must find, at whatever hour: every state of a window, and every answer of a gate. */
 const STATES: readonly Headline[] = [
   'early',

@@ -53,6 +53,34 @@ export async function violations(page: Page, rules?: readonly string[]): Promise
   );
 }
 
+/**
+ * Presses the keys and says what they went to that lay wholly under something else (WCAG 2.2, 2.4.11 Focus Not Obscured): what, and
+ * under what. Looked at in the middle and near three corners.
+ */
+export async function obscured(page: Page, keys: readonly string[]): Promise<string[]> {
+  const found = new Set<string>();
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    const under = await page.evaluate(() => {
+      const e = document.activeElement;
+      const box = e?.getBoundingClientRect();
+      if (!e || !box || e === document.body || box.width === 0) return null;
+      const points = [
+        [box.left + box.width / 2, box.top + box.height / 2],
+        [box.left + 4, box.top + 4],
+        [box.right - 4, box.bottom - 4],
+        [box.left + 4, box.bottom - 4],
+      ] as const;
+      const over = points.map(([x, y]) => document.elementFromPoint(x, y));
+      if (over.some((t) => t && (e.contains(t) || t.contains(e) || t.closest('label')?.contains(e))))
+        return null;
+      return `${e.getAttribute('aria-label') ?? e.textContent} under ${over[0]?.tagName ?? 'the edge'}`;
+    });
+    if (under !== null) found.add(under);
+  }
+  return [...found];
+}
+
 // The rows of the Bench are alike: one machine's stand for all.
 export const SCREENS = [
   '/?machine=van',

@@ -67,8 +67,9 @@ function Shop() {
       <Textures />
       {hasNoShop ? null : <Rail />}
       <div className="flex min-h-0 min-w-0 flex-1 flex-col print:block">
+        {/* What stays at its top or bottom must not lie on what a key has gone to (WCAG 2.2, 2.4.11). */}
         <main
-          className="min-h-0 min-w-0 flex-1 overflow-y-auto focus:outline-none print:overflow-visible"
+          className="min-h-0 min-w-0 flex-1 scroll-pt-16 scroll-pb-16 overflow-y-auto focus:outline-none max-md:scroll-pt-32 print:overflow-visible"
           id="main"
           tabIndex={-1}
         >

@@ -16,7 +16,7 @@ const RUST_FACTOR = { none: 0.7, A: 1, B: 1, C: 1.2, D: 1.5, unknown: 1.2 } as c
 
 /**
  * Minutes of hands a square metre of plain plate: rates a workshop counts with (common practice, no published source). What
- * comes of them is compared with figures of the trade in `advise.test.ts`, not fitted to them.
+ * comes of them is compared with figures of the trade in `hours.test.ts`, not fitted to them.
  */
 const STRIP_MIN_PER_M2: Readonly<Record<Method, number>> = {
   'grit-blast': 15,

@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { keepInSight } from './inSight.ts';
 
 interface Props {
   readonly title: string;
@@ -20,7 +21,8 @@ export function Panel({ title, subtitle, onClose, children, side = false }: Prop
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/35" />
         <Dialog.Content
-          className={`fixed z-50 ruler-top overflow-y-auto border border-line bg-panel p-5 shadow-xl ${place}`}
+          onKeyUp={keepInSight}
+          className={`fixed z-50 ruler-top scroll-pt-4 scroll-pb-24 overflow-y-auto border border-line bg-panel p-5 shadow-xl ${place}`}
           aria-describedby={undefined}
         >
           <div className="mb-3 flex items-start justify-between gap-4">

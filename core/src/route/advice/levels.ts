@@ -28,7 +28,7 @@ export const levelOfRule = (ruleId: string): Level =>
 
 /**
  * How far the figures of a route may be out, either way: hands land within a third of the trade's own figures (docs/trade.md
- * T7–T9, held in `advise.test.ts`). The same share is taken for days and money, for want of a better one.
+ * T7–T9, held in `hours.test.ts`). The same share is taken for days and money, for want of a better one.
  */
 export const FIGURE_SPREAD = 1 / 3;
 export const spreadOf = (x: number): readonly [least: number, most: number] => [

@@ -106,3 +106,13 @@ export function randomMeans(random: Random): ShopMeans {
     },
   };
 }
+
+/** Seeds are printed with a failure: add a failed one to the cases with its cause. */
+export const SEED = 20261125;
+export const where = (i: number, survey: Survey): string =>
+  `seed ${SEED} survey ${i}: ${JSON.stringify(survey)}`;
+/** The shop as a part has it: its own practice in the house's place. */
+export const shopOf = (survey: Survey, means: ShopMeans) => ({
+  facilities: means.facilities,
+  schools: { ...means.schools, ...survey.practice },
+});

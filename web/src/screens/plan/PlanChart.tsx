@@ -10,6 +10,7 @@ import {
 } from '@calvetta/core';
 import { columnAt, groundOf, xAt, type Column, type Ground } from './geometry.ts';
 import { LaneRow, type Dragged } from './LaneRow.tsx';
+import { keepInSight } from '../../ui/inSight.ts';
 import { dayAndClock, shownAt, weekdayAndDate } from '../../ui/time.ts';
 import { OneOf } from '../../ui/Toggle.tsx';
 import { NightRow } from './NightRow.tsx';
@@ -74,11 +75,14 @@ function Chart({ by, view, session, onSession, opId, onBlock, onMove }: ByProps)
   return (
     <div
       ref={box}
-      className="relative min-h-0 min-w-0 flex-1 overflow-auto border border-line bg-panel"
+      className="relative min-h-0 min-w-0 flex-1 scroll-pt-[84px] overflow-auto border border-line bg-panel"
+      // Names stay at the left: a session that a key has gone to comes out from under them.
+      style={{ scrollPaddingLeft: NAMES_PX + 8 }}
       onPointerMove={(e) => dragged && setDragged({ ...dragged, to: columnAt(ground, xOf(e)) })}
       onPointerUp={drop}
       onPointerLeave={() => setDragged(null)}
       onKeyDown={onKeyDown}
+      onKeyUp={keepInSight}
     >
       <DragWords view={view} dragged={dragged} />
       <div style={{ width: NAMES_PX + ground.widthPx }} className="relative">
