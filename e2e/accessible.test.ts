@@ -14,13 +14,18 @@ describe('AA contrast and names', () => {
     expect(await brokenRules(stage)).toEqual({});
   }, 240_000);
 
-  it('a button without a name and words that are hardly seen are found', async () => {
+  it('a button without a name, words that are hardly seen and a touch too small are found', async () => {
     const page = await stage.desk();
     await open(stage, page, '/reference');
     await page.evaluate(() => {
       document.querySelector('main')!.innerHTML =
-        '<button id="nameless"></button><p id="faint" style="color:#eee;background:#fff">faint</p>';
+        '<button id="nameless" style="width:40px;height:40px"></button><p id="faint" style="color:#eee;background:#fff">faint</p>' +
+        '<button id="tiny" style="width:12px;height:12px">a</button><button style="width:40px;height:40px">b</button>';
     });
-    expect(await violations(page)).toEqual(['button-name: #nameless', 'color-contrast: #faint']);
+    expect((await violations(page)).sort()).toEqual([
+      'button-name: #nameless',
+      'color-contrast: #faint',
+      'target-size: #tiny',
+    ]);
   });
 });

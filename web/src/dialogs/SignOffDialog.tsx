@@ -162,9 +162,7 @@ function AircraftLog({
 }) {
   return (
     <details>
-      <summary className="cursor-pointer text-quiet pointer-coarse:min-h-11">
-        Of an aircraft: for its log
-      </summary>
+      <summary className="cursor-pointer text-quiet">Of an aircraft: for its log</summary>
       <div className="mt-2 flex flex-col gap-3 border-l-4 border-line pl-3">
         <Field label="Registration">
           <input

@@ -13,7 +13,7 @@ export function DossierLinks({ of, id, name }: Props) {
   return (
     <span className="flex flex-wrap gap-x-3 text-[14px]">
       <a
-        className="underline underline-offset-2"
+        className="link-alone"
         href={at('pdf')}
         target="_blank"
         rel="noreferrer"
@@ -28,7 +28,7 @@ export function DossierLinks({ of, id, name }: Props) {
       </a>
       {of === 'parts' ? (
         <a
-          className="underline underline-offset-2"
+          className="link-alone"
           href={`/api/parts/${encodeURIComponent(id)}/card.pdf`}
           target="_blank"
           rel="noreferrer"
@@ -37,17 +37,17 @@ export function DossierLinks({ of, id, name }: Props) {
         </a>
       ) : null}
       <a
-        className="underline underline-offset-2"
+        className="link-alone"
         href={`/api/${of}/${encodeURIComponent(id)}/${of === 'parts' ? 'tag' : 'tags'}.pdf`}
         target="_blank"
         rel="noreferrer"
       >
         {of === 'parts' ? 'Tag' : 'Tags'}
       </a>
-      <a className="underline underline-offset-2" href={at('csv')} download>
+      <a className="link-alone" href={at('csv')} download>
         CSV
       </a>
-      <a className="underline underline-offset-2" href={at('json')} download>
+      <a className="link-alone" href={at('json')} download>
         JSON
       </a>
     </span>

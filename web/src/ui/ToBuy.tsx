@@ -20,9 +20,7 @@ export function ToBuy({ lines, zone }: Props) {
       <Lines lines={lines.slice(0, IN_SIGHT)} zone={zone} />
       {rest.length === 0 ? null : (
         <details className="text-[14px]">
-          <summary className="cursor-pointer py-1 text-quiet pointer-coarse:min-h-11">
-            {rest.length} more, later
-          </summary>
+          <summary className="cursor-pointer pointer-fine:py-1 text-quiet">{rest.length} more, later</summary>
           <Lines lines={rest} zone={zone} />
         </details>
       )}

@@ -62,7 +62,7 @@ export function HowLaid({ laid, onLaid, last, isGun, isTwoPack }: Props) {
   );
   return (
     <details>
-      <summary className="min-h-9 cursor-pointer py-1 text-[14px]">
+      <summary className="min-h-9 cursor-pointer pointer-fine:py-1 text-[14px]">
         How it was laid:{' '}
         {isEmpty(laid) ? <span className="text-quiet">may be left out</span> : laidWords(laid)}
       </summary>

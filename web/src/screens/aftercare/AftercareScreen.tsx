@@ -36,7 +36,7 @@ function Of({ view }: { readonly view: CareView }) {
           {due.length === 0 ? 'Nothing is due' : `${due.length} due`}
           {soon.length > 0 ? `, ${soon.length} within a month` : ''}.
         </p>
-        <a className="underline underline-offset-2" href="/api/aftercare.ics">
+        <a className="link-alone" href="/api/aftercare.ics">
           as a calendar
         </a>
       </header>

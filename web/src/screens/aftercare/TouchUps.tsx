@@ -15,7 +15,7 @@ export function TouchUps({ view }: { readonly view: CareView }) {
       </p>
       {view.touchUps.map((t) => (
         <details key={t.partId} className="border border-line bg-panel px-3">
-          <summary className="cursor-pointer py-1 pointer-coarse:min-h-11">
+          <summary className="cursor-pointer pointer-fine:py-1">
             <strong>{t.partName}</strong> <span className="text-quiet">· {t.machineName}</span>
           </summary>
           <ol className="list-decimal pb-2 pl-5 text-[14px]">

@@ -54,9 +54,7 @@ function NewToken({ probes }: Pick<PlaceAirResponse, 'probes'>) {
   if (probes.length === 0) return null;
   return (
     <details className="mt-1 text-[13px]">
-      <summary className="cursor-pointer text-quiet pointer-coarse:min-h-11">
-        How a probe of your own reports
-      </summary>
+      <summary className="cursor-pointer text-quiet">How a probe of your own reports</summary>
       <div className="mt-1 flex flex-wrap items-end gap-3">
         <SelectField
           label="Probe"

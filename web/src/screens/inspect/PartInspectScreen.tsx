@@ -101,10 +101,10 @@ function Head({ card }: Pick<InspectView, 'card'>) {
         {card.name}: what was found
       </Heading>
       <StateWord headline={card.headline} isLarge />
-      <Link className="underline underline-offset-2" to={`/parts/${encodeURIComponent(card.partId)}`}>
+      <Link className="link-alone" to={`/parts/${encodeURIComponent(card.partId)}`}>
         to the part
       </Link>
-      <Link className="underline underline-offset-2" to="/inspect">
+      <Link className="link-alone" to="/inspect">
         all that is open
       </Link>
     </header>

@@ -49,7 +49,7 @@ export default function MachinesScreen() {
         <Heading title={['Machines']}>Machines</Heading>
         <FilterSelects data={machines.data} filter={filter} set={set} />
         {machineId === undefined ? null : (
-          <Link to="/machines" className="underline underline-offset-2">
+          <Link to="/machines" className="link-alone">
             all machines
           </Link>
         )}

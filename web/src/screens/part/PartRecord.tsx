@@ -26,10 +26,7 @@ export function PartRecord({ part }: { readonly part: PartDetail }) {
           </span>
         </h2>
         <DossierLinks of="parts" id={partId} name={part.card.name} />
-        <Link
-          className="text-[14px] underline underline-offset-2"
-          to={`/ledger?words=${encodeURIComponent(part.card.name)}`}
-        >
+        <Link className="link-alone text-[14px]" to={`/ledger?words=${encodeURIComponent(part.card.name)}`}>
           its record along time
         </Link>
       </div>

@@ -251,7 +251,7 @@ function Figures({ part }: { readonly part: PartDetail }) {
         <>
           <dt className="py-0.5 text-quiet">Pair</dt>
           <dd className="py-0.5">
-            <Link className="underline" to={`/parts/${encodeURIComponent(part.pairPartId)}`}>
+            <Link className="link-alone" to={`/parts/${encodeURIComponent(part.pairPartId)}`}>
               its other side
             </Link>
           </dd>

@@ -86,7 +86,7 @@ function SignOff({ sign, part, isSigner }: RowProps) {
       </p>
       {body.registration === undefined && body.workOrder === undefined ? null : (
         <details className="text-[13px]">
-          <summary className="cursor-pointer text-quiet pointer-coarse:min-h-11">
+          <summary className="cursor-pointer text-quiet">
             For the aircraft’s log, to be copied and signed there by the licensed person
           </summary>
           <p className="border border-line bg-ground p-2 select-all">

@@ -24,7 +24,7 @@ export function PartDaysForm({ partId, partName, ask, onAsk }: Props) {
   };
   return (
     <details open={own !== undefined}>
-      <summary className="cursor-pointer py-1 text-[14px] pointer-coarse:min-h-11">
+      <summary className="cursor-pointer pointer-fine:py-1 text-[14px]">
         {partName}: not before a day, or done by one
       </summary>
       <form

@@ -29,7 +29,7 @@ export function WhoDoesWhat({ view, index, card }: Props) {
   );
   return (
     <details>
-      <summary className="cursor-pointer py-1 text-[14px] pointer-coarse:min-h-11">
+      <summary className="cursor-pointer pointer-fine:py-1 text-[14px]">
         There: {rota.people.map((p) => p.name).join(', ')}
         <span className="text-quiet"> · who does what</span>
       </summary>

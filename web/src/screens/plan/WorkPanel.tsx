@@ -145,7 +145,7 @@ function Why({ view, opId, onBlock }: Pick<Props, 'view' | 'opId' | 'onBlock'>) 
   };
   return (
     <details>
-      <summary className="cursor-pointer py-1">
+      <summary className="cursor-pointer pointer-fine:py-1">
         Not earlier: {BIND_WORDS[chain[0]?.binds.by ?? 'now']}
         {chain[0]?.binds.edgeMs == null ? '' : ` (${timeWords(chain[0].binds.edgeMs, view)})`}.
       </summary>

@@ -108,7 +108,7 @@ function Rack({ group, bench, asked }: RackProps) {
       </ul>
       {others.length > 0 ? (
         <details>
-          <summary className="cursor-pointer py-1 text-[13px]">
+          <summary className="cursor-pointer pointer-fine:py-1 text-[13px]">
             {others.length} more take this paint, and not now
           </summary>
           <ul className="text-[13px]">

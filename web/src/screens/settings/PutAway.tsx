@@ -7,9 +7,7 @@ export function PutAway({ things }: { readonly things: readonly Listed[] }) {
   if (things.length === 0) return null;
   return (
     <details className="text-[13px]">
-      <summary className="cursor-pointer text-quiet pointer-coarse:min-h-11">
-        Put away: {things.length}
-      </summary>
+      <summary className="cursor-pointer text-quiet">Put away: {things.length}</summary>
       <ul>
         {things.map((t) => (
           <li key={t.id} className="flex items-center justify-between gap-2">

@@ -91,7 +91,7 @@ function Fold({ count, title, children }: FoldProps) {
   if (count === 0) return null;
   return (
     <details className="border-l-4 border-mark bg-panel px-3 py-1 open:w-full">
-      <summary className="figure min-h-7 cursor-pointer text-[16px] pointer-coarse:min-h-11">
+      <summary className="figure min-h-7 cursor-pointer text-[16px]">
         {count} {title}
       </summary>
       <ul className="py-1">{children}</ul>

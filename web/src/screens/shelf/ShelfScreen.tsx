@@ -124,7 +124,7 @@ function ForThePlan({ zone }: { readonly zone: string }) {
     >
       <h2 className="text-[18px]">For the plan, in time</h2>
       <ToBuy lines={data.lines} zone={zone} />
-      <Link className="text-[13px] underline underline-offset-2" to="/plan">
+      <Link className="link-alone text-[13px]" to="/plan">
         The plan that takes it
       </Link>
     </section>

@@ -11,7 +11,7 @@ export function CategoryByAir({ onTake }: Props) {
   const outdoors = usePlaces().find((p) => p.exposure === 'outdoors');
   return (
     <details className="my-1 text-[14px]">
-      <summary className="cursor-pointer text-quiet pointer-coarse:min-h-11">
+      <summary className="cursor-pointer text-quiet">
         It will live outdoors near here: what does the air say?
       </summary>
       {outdoors ? (
