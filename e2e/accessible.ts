@@ -44,15 +44,24 @@ export async function violations(page: Page, rules?: readonly string[]): Promise
     const { axe } = globalThis as unknown as {
       axe: { run(on: Document, o: RunOptions): Promise<AxeResults> };
     };
-    return (await axe.run(document, o)).violations;
+    const { violations: all } = await axe.run(document, o);
+    // Work on a plan is drawn to the scale of time, which 2.5.8 excepts; by keys each is reached as well.
+    const isDrawn = (at: string): boolean =>
+      document.querySelector(at)?.matches('[data-plan-block]') ?? false;
+    return all.map((v) => ({
+      ...v,
+      nodes: v.nodes.filter((n) => v.id !== 'target-size' || !isDrawn(String(n.target[0]))),
+    }));
   }, options);
-  return broken.map(
-    (v) =>
-      `${v.id}: ${v.nodes
-        .slice(0, 3)
-        .map((n) => n.target.join(' '))
-        .join(' | ')}`,
-  );
+  return broken
+    .filter((v) => v.nodes.length > 0)
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .slice(0, 3)
+          .map((n) => n.target.join(' '))
+          .join(' | ')}`,
+    );
 }
 
 /**
