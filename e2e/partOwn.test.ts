@@ -11,6 +11,25 @@ afterEach(() => stage.closePages());
 afterAll(() => stage.close());
 
 describe('what a part has of its own', () => {
+  it('forty parts are pasted, the bad row named, the good ones made', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/machines/van');
+    await page.getByRole('button', { name: 'Type or paste parts', exact: true }).click();
+    const rows = Array.from({ length: 40 }, (_, i) => `Bracket ${i + 1}\tBrackets\tsteel plate\t1.2\t5`);
+    const text = [
+      'Part\tAssembly\tMetal\tMass kg\tThickness mm',
+      ...rows,
+      'Odd one\tBrackets\tmithril\t1\t1',
+    ].join('\n');
+    await page.getByLabel('Parts, one to a line').fill(text);
+    await page.getByText('“mithril” is no metal known here: choose it.').waitFor();
+    await page.getByRole('button', { name: 'Make 40 parts' }).click();
+    await page.getByText('40 parts made in Estuary van chassis').waitFor();
+    await page
+      .getByText(/Bracket 40\b/)
+      .first()
+      .waitFor();
+  });
   it('an area worked out by shapes, a template kept and used, and practice against the house', async () => {
     const page = await stage.desk();
     await surveyedRail(stage, page);
