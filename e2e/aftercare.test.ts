@@ -1,13 +1,8 @@
-import { afterAll, afterEach, beforeAll, expect, it } from '@jest/globals';
+import { expect, it } from '@jest/globals';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage();
 
 it('what is due is logged in a touch and falls due next year; something found goes on to Inspect', async () => {
   const page = await stage.desk();

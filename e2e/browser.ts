@@ -1,3 +1,4 @@
+import { afterAll, afterEach, beforeAll } from '@jest/globals';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 import { AS_OF_MS, startTestApp, type TestApp } from '../server/src/test/testApp.ts';
 
@@ -88,6 +89,37 @@ export async function startStage({ empty = false } = {}): Promise<Stage> {
       await browser.close();
       await app.close();
     },
+  };
+}
+
+/**
+ * The stage of a file's stories, with the demo in it: set up before the first, its pages closed after each, taken down after the last.
+ * `prepare` brings what the stories find there besides.
+ */
+export function storyStage(prepare: (stage: Stage) => Promise<unknown> = () => Promise.resolve()): Stage {
+  let held: Stage | null = null;
+  const standing = (): Stage => {
+    if (held === null) throw new Error('a stage stands only while a story runs');
+    return held;
+  };
+  beforeAll(async () => {
+    held = await startStage();
+    await prepare(held);
+  }, 120_000);
+  afterEach(() => held?.closePages());
+  afterAll(() => held?.close());
+  return {
+    get app() {
+      return standing().app;
+    },
+    get browser() {
+      return standing().browser;
+    },
+    nowMs: () => standing().nowMs(),
+    desk: () => standing().desk(),
+    phone: () => standing().phone(),
+    closePages: () => standing().closePages(),
+    close: () => standing().close(),
   };
 }
 

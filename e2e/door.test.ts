@@ -1,14 +1,10 @@
-import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 import { invite } from '../server/src/door/invites.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterAll(() => stage.close());
+const stage = storyStage();
 
 const PHRASE = 'tide over the slip at noon';
 const PART = 'saltern.flap-port';

@@ -1,14 +1,9 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import sharp from 'sharp';
-import { open, rowOf, startStage, type Stage } from './browser.ts';
+import { open, rowOf, storyStage } from './browser.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage();
 
 const dialog = (page: Page) => page.getByRole('dialog');
 const rows = async (): Promise<{ readonly partId: string }[]> =>

@@ -1,13 +1,8 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage();
 
 interface Stored {
   readonly kind: string;

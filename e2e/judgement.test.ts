@@ -1,21 +1,16 @@
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
+import { beforeEach, describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import type { Survey } from '@calvetta/core';
 import { PLAIN } from '../core/src/route/test/given.ts';
 import { factInput } from '../server/src/test/testApp.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 import { rivals } from './survey.ts';
 
-let stage: Stage;
+const stage = storyStage();
 let page: Page;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
 beforeEach(async () => {
   page = await stage.desk();
 });
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
 
 /** A new part of the van with its survey, opened at its routes. */
 async function surveyed(name: string, over: Partial<Survey>): Promise<void> {

@@ -1,14 +1,8 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import { open, startStage, type Stage } from './browser.ts';
+import { describe, expect, it } from '@jest/globals';
+import { open, storyStage } from './browser.ts';
 import { agreesWithGolden, bringUsual, EACH, lookAt } from './usual.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-  await bringUsual(stage);
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage(bringUsual);
 
 describe('six usual parts at a desk, from “what is it?” to an advice that the golden decisions agree with', () => {
   it.each(EACH)('%s: under eight touches', async (_name, part) => {

@@ -1,15 +1,9 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import { open, startStage, type Stage } from './browser.ts';
+import { describe, expect, it } from '@jest/globals';
+import { open, storyStage } from './browser.ts';
 import type { Page } from 'playwright-core';
 import { agreesWithGolden, bringUsual, lookAt, otherHands, type Touch } from './usual.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-  await bringUsual(stage);
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage(bringUsual);
 
 /** Reaches a control by Tab, Shift+Tab where it stands above, and arrows alone, and presses it. */
 const byKeys =

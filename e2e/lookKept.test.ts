@@ -1,15 +1,9 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 import { bringUsual, lookAt, USUAL } from './usual.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-  await bringUsual(stage);
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage(bringUsual);
 
 describe('the page to look at', () => {
   it.each(['light', 'dark'])(

@@ -1,15 +1,9 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import { open, startStage, type Stage } from './browser.ts';
+import { describe, expect, it } from '@jest/globals';
+import { open, storyStage } from './browser.ts';
 import type { Page } from 'playwright-core';
 import { agreesWithGolden, bringUsual, lookAt, otherHands, USUAL } from './usual.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-  await bringUsual(stage);
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage(bringUsual);
 
 describe('usual parts on a phone, by thumb', () => {
   it.each(otherHands('Leaf spring, spare', 'Cowling skin'))(

@@ -1,16 +1,11 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import type { PartDetail } from '@calvetta/contract';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage();
 
 /** A desk that somebody holds. */
 async function heldBy(name: string): Promise<Page> {

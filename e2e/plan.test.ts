@@ -1,16 +1,11 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 import { blocks, keptPlan, makePlan } from './plans.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage();
 
 describe('plan a machine to a date, move work, lose an evening, keep it', () => {
   it('the whole of it', async () => {

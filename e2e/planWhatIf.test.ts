@@ -1,15 +1,10 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
+import { describe, expect, it } from '@jest/globals';
 import ICAL from 'ical.js';
 import { violations } from './accessible.ts';
-import { open, startStage, type Stage } from './browser.ts';
+import { open, storyStage } from './browser.ts';
 import { blocks, keptPlan, makePlan, openAsked } from './plans.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage();
 
 describe('what if another product', () => {
   it('is judged part by part, stands beside the plan without, and both are lived through by the same replays', async () => {

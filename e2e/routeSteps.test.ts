@@ -1,14 +1,8 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import { open, startStage, type Stage } from './browser.ts';
+import { describe, expect, it } from '@jest/globals';
+import { open, storyStage } from './browser.ts';
 import { bringNew, surveyedRail } from './survey.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-  await bringNew(stage);
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage(bringNew);
 
 async function waitUntil(is: () => Promise<boolean>): Promise<void> {
   for (let i = 0; i < 40; i++) {

@@ -1,14 +1,8 @@
-import { afterAll, afterEach, beforeAll, describe, expect, it } from '@jest/globals';
-import { open, startStage, type Stage } from './browser.ts';
+import { describe, expect, it } from '@jest/globals';
+import { open, storyStage } from './browser.ts';
 import { answer, bringNew, onSheet, refused, rivals, surveyedRail } from './survey.ts';
 
-let stage: Stage;
-beforeAll(async () => {
-  stage = await startStage();
-  await bringNew(stage);
-}, 120_000);
-afterEach(() => stage.closePages());
-afterAll(() => stage.close());
+const stage = storyStage(bringNew);
 
 describe('choose a route', () => {
   it('a blank survey has no route and says what to answer; answering opens routes', async () => {

@@ -177,7 +177,7 @@ export async function startTestApp(
       await own?.drop();
     },
   };
-  // Another's database is filled by whoever brings it, unless it is told here with what.
+  // A copy has its shop already; what comes into a database that was brought along, or a shop of one's own, is read in.
   const shop = options.shop === undefined && own === null ? smallShop() : options.shop;
   if (shop && shop !== 'demo') await mustPost(app, '/api/import/shop', shop);
   return app;
