@@ -52,6 +52,12 @@ need_npm_packages() {
   cp "$root/package-lock.json" "$stamp"
 }
 
+# run_jest ARGUMENTS: those in plain Node read TypeScript by scripts/tests/register.mjs, those on a page by Jest's own modules.
+run_jest() {
+  NODE_OPTIONS="--import ./scripts/tests/register.mjs --conditions=@calvetta/source --experimental-vm-modules" NODE_NO_WARNINGS=1 \
+    node node_modules/jest/bin/jest.js --ci --maxWorkers=2 "$@"
+}
+
 # Runs a PostgreSQL program as the user that may: postgres when we are root, ourselves otherwise.
 as_pg() {
   if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi

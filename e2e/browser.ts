@@ -26,6 +26,27 @@ function heldBy(personId: string): void {
   localStorage['calvetta-prefs'] ??= JSON.stringify({ state: { personId }, version: 0 });
 }
 
+let started: Promise<Browser> | null = null;
+/** One for all the stories of this process: pages of one story see nothing of another's. Ends with the process. */
+function theBrowser(): Promise<Browser> {
+  started ??= chromium.launch({
+    // Debian's Chromium without its windows: half the work of the whole one.
+    executablePath: '/usr/bin/chromium-headless-shell',
+    args: [
+      '--no-sandbox',
+      // A page of a story lives for seconds: the slowest compiler costs it more than it brings.
+      '--js-flags=--no-turbofan',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
+  return started;
+}
+
 /** The whole thing, running: database, server with the demo, Debian's Chromium. */
 export interface Stage {
   readonly app: TestApp;
@@ -47,21 +68,7 @@ export async function startStage({ empty = false } = {}): Promise<Stage> {
   // Every story begins at the same moment, server and page alike: what the air does then is known.
   const runsAheadMs = STORY_MS - Date.now();
   const app = await startTestApp({ shop: empty ? null : 'demo', webFolder, runsAheadMs });
-  const browser = await chromium.launch({
-    // Debian's Chromium without its windows: half the work of the whole one.
-    executablePath: '/usr/bin/chromium-headless-shell',
-    args: [
-      '--no-sandbox',
-      // A page of a story lives for seconds: the slowest compiler costs it more than it brings.
-      '--js-flags=--no-turbofan',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await theBrowser();
   const contexts: BrowserContext[] = [];
   const page = async (width: number, height: number, isPhone: boolean): Promise<Page> => {
     const context = await browser.newContext({
@@ -86,7 +93,6 @@ export async function startStage({ empty = false } = {}): Promise<Stage> {
     },
     async close() {
       for (const c of contexts) await c.close();
-      await browser.close();
       await app.close();
     },
   };
