@@ -27,6 +27,45 @@ const settled = (page: Page): Promise<void> =>
   });
 
 /**
+ * Runs in the page: takes out of sight, or brings back, rows that hold nothing but what two rows before them hold, made the same but for
+ * what it says: those stand for all.
+ */
+function alikeRows(isSeen: boolean): void {
+  for (const row of document.querySelectorAll<HTMLElement>('[data-alike]')) {
+    row.style.removeProperty('display');
+    delete row.dataset['alike'];
+  }
+  if (isSeen) return;
+  const markOf = (e: Element): string => {
+    const says = e.childElementCount === 0 && e.textContent.trim() !== '';
+    // The colour of what has no words is nobody's to read.
+    const counts =
+      e.textContent.trim() === '' ? /^(role|type|disabled)$/ : /^(class|style|role|type|disabled)$/;
+    const marks = [...e.attributes].map((a) => (counts.test(a.name) ? `${a.name}=${a.value}` : a.name));
+    return `${e.tagName} ${marks.join()} ${says}`;
+  };
+  const kinds = new Map<string, number>();
+  const kindOf = (e: Element): number => {
+    const within = e instanceof SVGElement ? [] : [...e.children].map(kindOf);
+    const made = `${markOf(e)} ${within.join()}`;
+    if (!kinds.has(made)) kinds.set(made, kinds.size);
+    return kinds.get(made)!;
+  };
+  for (const list of document.querySelectorAll('main ul, main ol, main tbody')) {
+    const seen = new Map<number | string, number>();
+    for (const row of list.children) {
+      const holds = [markOf(row), ...[...row.children].map(kindOf)];
+      if (holds.some((k) => (seen.get(k) ?? 0) < 2)) {
+        for (const k of holds) seen.set(k, (seen.get(k) ?? 0) + 1);
+      } else if (row instanceof HTMLElement && row.style.display === '') {
+        row.style.setProperty('display', 'none', 'important');
+        row.dataset['alike'] = '';
+      }
+    }
+  }
+}
+
+/**
  * WCAG 2.2 A and AA by axe-core (general-purpose open-source checker): each violation with where it is. Asks it for what is broken
  * only: naming every place where all is well takes it three times as long. The page has no frames.
  */
@@ -40,6 +79,7 @@ export async function violations(page: Page, rules?: readonly string[]): Promise
     ...(rules ? {} : { rules: { 'target-size': { enabled: true } } }),
     resultTypes: ['violations'],
   };
+  await page.evaluate(alikeRows, false);
   const broken = await page.evaluate(async (o) => {
     const { axe } = globalThis as unknown as {
       axe: { run(on: Document, o: RunOptions): Promise<AxeResults> };
@@ -53,6 +93,7 @@ export async function violations(page: Page, rules?: readonly string[]): Promise
       nodes: v.nodes.filter((n) => v.id !== 'target-size' || !isDrawn(String(n.target[0]))),
     }));
   }, options);
+  await page.evaluate(alikeRows, true);
   return broken
     .filter((v) => v.nodes.length > 0)
     .map(
@@ -117,7 +158,7 @@ export async function go(page: Page, path: string): Promise<void> {
 }
 
 /** What breaks which rule on the page as it stands, by day; and by night, where names and structure are the same, in contrast. */
-async function brokenHere(page: Page): Promise<{ day: string[]; night: string[] }> {
+export async function brokenHere(page: Page): Promise<{ day: string[]; night: string[] }> {
   const theme = (to: string): Promise<unknown> =>
     page.evaluate((t) => (document.documentElement.dataset['theme'] = t), to);
   const day = await violations(page);

@@ -4,7 +4,7 @@ import type { Survey } from '@calvetta/core';
 import { PLAIN } from '../core/src/route/test/given.ts';
 import { factInput } from '../server/src/test/testApp.ts';
 import { open, storyStage } from './browser.ts';
-import { rivals } from './survey.ts';
+import { keepSurvey, rivals } from './survey.ts';
 
 const stage = storyStage();
 let page: Page;
@@ -27,11 +27,7 @@ async function surveyed(name: string, over: Partial<Survey>): Promise<void> {
     faces: 1,
   };
   expect((await stage.app.post('/api/machines/van/parts', { parts: [part] })).status).toBe(201);
-  const fact = {
-    ...factInput('surveyed', partId, 0, { survey }),
-    happenedAt: new Date(stage.nowMs()).toISOString(),
-  };
-  expect((await stage.app.post('/api/facts', { facts: [fact] })).status).toBe(201);
+  await keepSurvey(stage, partId, survey);
   await open(stage, page, `/parts/${partId}/route`);
   await page.locator('[data-route]').first().waitFor();
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { open, storyStage } from './browser.ts';
 import type { Page } from 'playwright-core';
-import { agreesWithGolden, bringUsual, lookAt, otherHands, type Touch } from './usual.ts';
+import { agreesWithGolden, bringUsual, lookAt, lookedAt, type Touch } from './usual.ts';
 
 const stage = storyStage(bringUsual);
 
@@ -35,7 +35,7 @@ const onRadio = (page: Page): Promise<boolean> =>
   page.evaluate(() => document.activeElement?.getAttribute('role') === 'radio');
 
 describe('usual parts by keys alone', () => {
-  it.each(otherHands('Bin lid, galvanised', 'Crankcase'))('%s', async (_name, part) => {
+  it.each(lookedAt('Bin lid, galvanised', 'Crankcase'))('%s', async (_name, part) => {
     const page = await stage.desk();
     await open(stage, page, `/parts/${part.partId}/route`);
     await lookAt(page, part, byKeys(page));

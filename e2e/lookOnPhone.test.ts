@@ -1,12 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import { open, storyStage } from './browser.ts';
 import type { Page } from 'playwright-core';
-import { agreesWithGolden, bringUsual, lookAt, otherHands, USUAL } from './usual.ts';
+import { agreesWithGolden, bringUsual, lookAt, lookedAt, USUAL } from './usual.ts';
 
 const stage = storyStage(bringUsual);
 
 describe('usual parts on a phone, by thumb', () => {
-  it.each(otherHands('Leaf spring, spare', 'Cowling skin'))(
+  it.each(lookedAt('Leaf spring, spare', 'Cowling skin'))(
     '%s: under eight touches, and it fits 390 px',
     async (_name, part) => {
       const page = await stage.phone();

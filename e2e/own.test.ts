@@ -1,5 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { violations } from './accessible.ts';
 import { startStage, type Stage } from './browser.ts';
 import { ownShop } from './ownShop.ts';
 
@@ -8,15 +9,19 @@ const fresh = async (): Promise<void> => {
   stage = await startStage({ empty: true });
 };
 
-describe('an empty Calvetta at a desk', () => {
+describe('an empty Calvetta', () => {
   beforeAll(fresh, 120_000);
   afterAll(() => stage.close());
 
-  it('is begun, and says what can be coated, with few touches', async () => {
-    const page = await stage.desk();
-    const { touches, fields } = await ownShop(stage, page, false);
+  it('is begun by thumb on a phone, and says what can be coated, with few touches', async () => {
+    const page = await stage.phone();
+    await page.goto(stage.app.base);
+    await page.getByRole('heading', { name: 'Start here' }).waitFor();
+    expect(await violations(page)).toEqual([]);
+    const { touches, fields } = await ownShop(stage, page, true);
     // Ten minutes of a person: a touch is about 3 s and a field 8 s (common practice, no published source).
     expect(touches * 3 + fields * 8).toBeLessThan(600);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
   }, 180_000);
 
   it('the twelve parts took less than five minutes of it: one field, three touches', async () => {

@@ -1,16 +1,16 @@
 import { describe, expect, it } from '@jest/globals';
 import { open, storyStage } from './browser.ts';
-import { answer, bringNew, onSheet, refused, rivals, surveyedRail } from './survey.ts';
+import { answer, bringNew, onSheet, refused, rivals, surveyByHand, surveyedRail } from './survey.ts';
 
 const stage = storyStage(bringNew);
 
 describe('choose a route', () => {
   it('a blank survey has no route and says what to answer; answering opens routes', async () => {
     const page = await stage.desk();
-    await open(stage, page, '/parts/van.new-rail/route');
+    await open(stage, page, '/parts/van.new-plate/route');
     await page.getByText('No route holds yet').waitFor();
     await page.getByText('these move the answer most').waitFor();
-    await surveyedRail(stage, page);
+    await surveyByHand(page);
     expect((await rivals(page)).length).toBeGreaterThan(2);
   });
   it('a phosphated chassis part: zinc-rich is refused with the reason, its rule and its source', async () => {

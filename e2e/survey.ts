@@ -1,4 +1,8 @@
+import { expect } from '@jest/globals';
 import type { Locator, Page } from 'playwright-core';
+import type { Survey } from '@calvetta/core';
+import { PLAIN } from '../core/src/route/test/given.ts';
+import { factInput } from '../server/src/test/testApp.ts';
 import { open, type Stage } from './browser.ts';
 
 /** For browser stories: the field of an answer on the whole sheet, its level opened. */
@@ -23,7 +27,28 @@ export async function answer(page: Page, answers: Readonly<Record<string, string
 export const rivals = (page: Page): Promise<string[]> =>
   page.locator('[data-route]').evaluateAll((all) => all.map((a) => a.getAttribute('aria-label') ?? ''));
 
-/** Two parts that nobody has looked at yet, where those of the demo are surveyed: a rail and a plate. */
+/** A survey as somebody kept it, and what is known of the part besides. */
+export async function keepSurvey(stage: Stage, partId: string, over: Partial<Survey>): Promise<void> {
+  const survey: Survey = { ...PLAIN, ...over };
+  const fact = {
+    ...factInput('surveyed', partId, 0, { survey }),
+    happenedAt: new Date(stage.nowMs()).toISOString(),
+  };
+  expect((await stage.app.post('/api/facts', { facts: [fact] })).status).toBe(201);
+}
+
+/** What a rusty rail outdoors answers, by the labels of the sheet and as it is kept. */
+const BY_HAND = {
+  Rust: 'C',
+  Pits: 'light',
+  'Oil and grease': 'surface',
+  'Old coat': 'none',
+  'Where it lives': 'C4',
+  'In the sun': 'yes',
+};
+const KEPT: Partial<Survey> = { rust: 'C', pits: 'light', category: 'C4', areaM2: 0.7, massKg: 20 };
+
+/** Two new parts, where those of the demo are done: a plate that nobody has looked at yet, and a rail whose survey is kept. */
 export async function bringNew(stage: Stage): Promise<void> {
   const parts = ['rail', 'plate'].map((name) => ({
     partId: `van.new-${name}`,
@@ -36,22 +61,19 @@ export async function bringNew(stage: Stage): Promise<void> {
     faces: 1,
   }));
   await stage.app.post('/api/machines/van/parts', { parts });
+  await keepSurvey(stage, 'van.new-rail', KEPT);
 }
 
-/** Opens the new rail's route and answers what a rusty rail outdoors is asked. */
+/** Answers for the new plate, on its page, what was answered for the rail. */
+export async function surveyByHand(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /nothing else unusual/ }).click();
+  await answer(page, BY_HAND);
+}
+
+/** Opens the new rail's route. */
 export async function surveyedRail(stage: Stage, page: Page): Promise<void> {
   await open(stage, page, '/parts/van.new-rail/route');
-  const usual = page.getByRole('button', { name: /nothing else unusual/ });
-  // A part surveyed before has its answers.
-  if (await usual.isVisible()) await usual.click();
-  await answer(page, {
-    Rust: 'C',
-    Pits: 'light',
-    'Oil and grease': 'surface',
-    'Old coat': 'none',
-    'Where it lives': 'C4',
-    'In the sun': 'yes',
-  });
+  await page.locator('[data-route]').first().waitFor();
 }
 
 /** A family or an act on the strip of what was refused. */

@@ -109,10 +109,9 @@ export async function bringUsual(stage: Stage): Promise<void> {
   }));
   expect((await stage.app.post('/api/machines/van/parts', { parts })).status).toBe(201);
 }
-/** Each by its name, for tests that are told for all of them. */
-export const EACH = USUAL.map((u) => [u.name, u] as const);
-/** What other hands than a mouse look at: two of them, and each of the six in `.ci/run` (`LONG=1`). */
-export const otherHands = (...names: readonly string[]): typeof EACH =>
+const EACH = USUAL.map((u) => [u.name, u] as const);
+/** Which parts these hands look at: of mouse, keys and thumb two each, and all six in `.ci/run` (`LONG=1`). */
+export const lookedAt = (...names: readonly string[]): typeof EACH =>
   process.env['LONG'] === '1' ? EACH : EACH.filter(([name]) => names.includes(name));
 
 export type Touch = (what: Locator) => Promise<void>;
