@@ -83,7 +83,6 @@ export class PlanWeather {
   private readonly endMs: number;
   /** What is worked out of the days before hangs on when that is asked. */
   private readonly key: string;
-  private readonly lines = new Map<readonly SurfaceStretch[], Map<string, GateLine>>();
 
   constructor(about: Pick<PlanProblem, 'zone' | 'nowMs' | 'forecastEndMs' | 'endMs'>) {
     this.zone = about.zone;
@@ -95,15 +94,12 @@ export class PlanWeather {
 
   private line(track: readonly SurfaceStretch[], sheet: ProductSheet): GateLine {
     const limits = limitsOf(sheet);
-    const key = Object.values(limits).join(',');
-    let byLimits = this.lines.get(track);
-    if (!byLimits) this.lines.set(track, (byLimits = new Map<string, GateLine>()));
-    let line = byLimits.get(key);
-    if (!line) {
-      line = new GateLine(track, limits, this.nowMs - (USUAL_DAYS + 1) * DAY_MS, this.endMs);
-      byLimits.set(key, line);
-    }
-    return line;
+    const key = `gates ${this.nowMs}/${this.endMs} ${Object.values(limits).join(',')}`;
+    return alongTrack(
+      track,
+      key,
+      () => new GateLine(track, limits, this.nowMs - (USUAL_DAYS + 1) * DAY_MS, this.endMs),
+    );
   }
 
   /** The same clock time so many days before, past a clock change too. */
