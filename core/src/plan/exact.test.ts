@@ -2,12 +2,13 @@ import { beforeAll, describe, expect, it } from '@jest/globals';
 import highsLoader, { type Highs } from 'highs';
 import { HOUR_MS } from '../base/time.ts';
 import { checkPlan } from './check.ts';
+import { often } from '../test/often.ts';
 import { laidFilm, stageMs, windowOf } from './films.ts';
 import { makePlans } from './make.ts';
 import { asProgramme, EVENING_MIN, SMALL_PRIMER, SMALL_TRACK, smallShop } from './test/exact.ts';
 
 /** Sixty of them, a second and a half each, are in `bench/`. */
-const SHOPS = 8;
+const SHOPS = often(9);
 const TRIES = 2500;
 
 describe('small shops against a general integer programme solver (highs; docs/plan.md, check values)', () => {

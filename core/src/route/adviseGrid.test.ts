@@ -9,6 +9,7 @@ import { METHODS, type RouteStep } from './route.ts';
 import { RULES } from './rules/index.ts';
 import { faultsOf } from './test/checker.ts';
 import { FAMILIES } from './test/given.ts';
+import { often } from '../test/often.ts';
 import { randomMeans, randomSurvey, SEED, shopOf, where } from './test/surveys.ts';
 
 const ask = (survey: Survey, means = FULL_SHOP) => advise({ survey, means, families: FAMILIES });
@@ -54,7 +55,7 @@ describe('the grid of surveys', () => {
     const apart: string[] = [];
     let judged = 0;
     let refused = 0;
-    for (let i = 0; judged < 2000; i++) {
+    for (let i = 0; judged < often(2000); i++) {
       const survey = randomSurvey(random);
       const means = randomMeans(random);
       for (const r of ask(survey, means).routes) {

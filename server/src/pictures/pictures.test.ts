@@ -93,8 +93,8 @@ describe('a picture that is sent', () => {
   it('however large is made no larger than a screen, and fits a row of the backup', async () => {
     const noise = await sharp({
       create: {
-        width: 4200,
-        height: 3000,
+        width: 3000,
+        height: 2100,
         channels: 3,
         background: '#808080',
         noise: { type: 'gaussian', mean: 128, sigma: 60 },
