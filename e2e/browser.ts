@@ -27,8 +27,11 @@ function heldBy(personId: string): void {
 }
 
 let started: Promise<Browser> | null = null;
-/** One for all the stories of this process: pages of one story see nothing of another's. Ends with the process. */
+let standing = 0;
+const LEFT_MS = 5000;
+/** One browser for all the stories of this process: pages of one story see nothing of another's. It goes when no stage stands any more. */
 function theBrowser(): Promise<Browser> {
+  standing++;
   started ??= chromium.launch({
     // Debian's Chromium without its windows: half the work of the whole one.
     executablePath: '/usr/bin/chromium-headless-shell',
@@ -45,6 +48,14 @@ function theBrowser(): Promise<Browser> {
     ],
   });
   return started;
+}
+function leaveBrowser(): void {
+  standing--;
+  setTimeout(() => {
+    if (standing > 0 || started === null) return;
+    void started.then((b) => b.close());
+    started = null;
+  }, LEFT_MS);
 }
 
 /** The whole thing, running: database, server with the demo, Debian's Chromium. */
@@ -93,6 +104,7 @@ export async function startStage({ empty = false } = {}): Promise<Stage> {
     },
     async close() {
       for (const c of contexts) await c.close();
+      leaveBrowser();
       await app.close();
     },
   };
