@@ -2,10 +2,8 @@ import type { PlanView } from '@calvetta/core';
 import { Link } from 'react-router';
 import { reasonWords, SURVEY_WORDS } from '@calvetta/contract/words';
 import { Button } from '../../ui/Button.tsx';
-import { dayAndTime } from '../../ui/time.ts';
-
 import type { Sure } from './planner.ts';
-import { dayWords } from './planWords.ts';
+import { dayWords, doneWords } from './planWords.ts';
 
 interface Props {
   readonly before: PlanView;
@@ -32,7 +30,7 @@ export function Compare({ before, now, what, sure, onSure, onKeep, onBack }: Pro
           `${m.name} done`,
           (v: PlanView) => {
             const doneMs = v.machines.find((x) => x.machineId === m.machineId)?.doneMs ?? null;
-            return doneMs === null ? 'not all planned' : dayAndTime(doneMs, v.zone);
+            return doneMs === null ? 'not all planned' : doneWords(doneMs, v);
           },
         ] as const,
     ),

@@ -8,7 +8,7 @@ import { Heading } from '../../ui/Heading.tsx';
 import { ToBuy } from '../../ui/ToBuy.tsx';
 import { ToolForm } from './ToolForm.tsx';
 import { Waiting } from '../../ui/Trouble.tsx';
-import { dayAndTime, moment } from '../../ui/time.ts';
+import { moment } from '../../ui/time.ts';
 import { AskForm } from './AskForm.tsx';
 import { Compare } from './Compare.tsx';
 import { defaultAsk } from './defaultAsk.ts';
@@ -17,7 +17,7 @@ import { LateForm } from './LateForm.tsx';
 import { MoreForm } from './MoreForm.tsx';
 import { HoldsPanel } from './HoldsPanel.tsx';
 import { Broken, Lacking } from './Lacking.tsx';
-import { dayWords } from './planWords.ts';
+import { dayWords, doneWords } from './planWords.ts';
 import { PlanChart } from './PlanChart.tsx';
 import { ProductForm } from './ProductForm.tsx';
 import { SessionPanel } from './SessionPanel.tsx';
@@ -93,7 +93,7 @@ function Planning(props: PlanningProps) {
         </p>
         <Acts planning={p} stored={stored} isMaking={isMaking} />
       </div>
-      <Done view={view} zone={zone} />
+      <Done view={view} />
       {p.isAsking ? (
         <section className="border border-line bg-panel p-3 print:hidden" aria-label="What is asked">
           <AskForm {...props} ask={p.ask} todayIso={dayAfter(zone, nowMs, 0)} onChange={p.setAsk} />
@@ -303,7 +303,7 @@ function sinceWords(since: Since | null): string {
 }
 
 /** When each machine is done, against its date, and before when it cannot be. */
-function Done({ view, zone }: { readonly view: PlanView | null; readonly zone: string }) {
+function Done({ view }: { readonly view: PlanView | null }) {
   if (!view) return null;
   return (
     <ul className="flex flex-wrap gap-x-4">
@@ -316,14 +316,14 @@ function Done({ view, zone }: { readonly view: PlanView | null; readonly zone: s
               <span className="text-bad">not wholly planned</span>
             ) : (
               <span className={isLate ? 'text-bad' : ''}>
-                done {dayAndTime(m.doneMs, zone)}
+                done {doneWords(m.doneMs, view)}
                 {isLate ? ', after its date' : ''}
               </span>
             )}
             {m.boundMs === null ? (
               ''
             ) : (
-              <span className="text-quiet"> · cannot be before {dayAndTime(m.boundMs, zone)}</span>
+              <span className="text-quiet"> · cannot be before {doneWords(m.boundMs, view)}</span>
             )}
           </li>
         );

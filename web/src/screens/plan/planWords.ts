@@ -21,6 +21,11 @@ export function dayWords(ms: number, { nowMs, zone }: Clock): string {
 /** "Sat 28 Nov 09:30". */
 export const timeWords = (ms: number, clock: Clock): string =>
   `${dayWords(ms, clock)} ${clockTime(ms, clock.zone)}`;
+/** So far ahead a plan knows the hour. */
+const SURE_MS = 6 * 86_400_000;
+/** "Sat 28 Nov 09:30", or further ahead "Mon 8 Mar": months from now nobody knows the hour. */
+export const doneWords = (ms: number, clock: Clock): string =>
+  ms - clock.nowMs < SURE_MS ? timeWords(ms, clock) : dayWords(ms, clock);
 /** "Sat 28 Nov 09:30–12:15". */
 export const spanWords = (s: { readonly fromMs: number; readonly toMs: number }, clock: Clock): string =>
   `${timeWords(s.fromMs, clock)}–${clockTime(s.toMs, clock.zone)}`;
