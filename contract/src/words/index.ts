@@ -18,6 +18,7 @@ export * from './days.ts';
 export * from './entries.ts';
 export * from './faults.ts';
 export * from './factDetail.ts';
+export * from './seen.ts';
 export * from './inspect.ts';
 export * from './mendSteps.ts';
 export * from './ledger.ts';

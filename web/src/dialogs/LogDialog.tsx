@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
-import { FACES, type Face, type FactKind, type StripMethod } from '@calvetta/core';
-import type { FactView, PartDetail } from '@calvetta/contract';
+import { FACES, type Face, type Fact, type FactKind, type StripMethod } from '@calvetta/core';
+import type { FactInput, FactView, PartDetail } from '@calvetta/contract';
 import { FACT_WORDS } from '@calvetta/contract/words';
 import { usePart, usePeople, useSheets, useShelf, useShop } from '../api/queries.ts';
 import { usePrefs } from '../state/prefs.ts';
@@ -138,6 +138,7 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
       <FormTrouble words={save.trouble} />
       <Superseded
         save={save}
+        zone={part.zone}
         onTheirs={onClose}
         onMine={(factId) => {
           setSupersedes(factId);
@@ -166,18 +167,16 @@ function LogForm({ part, kind, correct, onKind, onClose }: FormProps) {
 
 interface SupersededProps {
   readonly save: Save;
+  readonly zone: string;
   readonly onTheirs: () => void;
   readonly onMine: (factId: string) => void;
 }
 /** Somebody else corrected it meanwhile: both are shown, and one is chosen. */
-function Superseded({ save, onTheirs, onMine }: SupersededProps) {
+function Superseded({ save, zone, onTheirs, onMine }: SupersededProps) {
   const refusal = save.refused?.body;
   if (refusal?.code !== 'superseded-already' || !refusal.details.stored) return null;
-  const stored = refusal.details.stored as FactView;
-  const { body } = refusal.details.sent as { body: Record<string, unknown> };
-  return (
-    <BothVersions theirs={stored} mine={body} onTheirs={onTheirs} onMine={() => onMine(stored.factId)} />
-  );
+  const { stored: theirs, sent: mine } = refusal.details as { stored: Fact; sent: FactInput };
+  return <BothVersions {...{ theirs, mine, zone, onTheirs }} onMine={() => onMine(theirs.factId)} />;
 }
 
 /** What is known to speak against the answers of a form. */

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useEntry, useShop } from '../../api/queries.ts';
 import type { RiverEntry, RiverView } from '@calvetta/core';
-import { FACT_WORDS, factDetail, HOW_WORDS, stepName } from '@calvetta/contract/words';
+import { FACT_WORDS, factDetail, HOW_WORDS, seenWords, stepName } from '@calvetta/contract/words';
 import { MarkSwatch } from '../../drawings/RiverLane.tsx';
 import { useMoney } from '../../ui/money.ts';
 import { dayAndTime } from '../../ui/time.ts';
@@ -82,13 +82,12 @@ function Row({ entry: e, zone }: { readonly entry: RiverEntry; readonly zone: st
 function Whole({ factId, zone }: { readonly factId: string; readonly zone: string }) {
   const entry = useEntry(factId);
   const people = useShop().data?.people;
+  const units = useUnits();
   if (!entry.data) return <p className="pl-7 text-[13px] text-quiet">Reading…</p>;
   const { recordedAtMs, personId, enteredBy, how, deviceId, evidence } = entry.data;
   const { linkSeq, linkHash, isAdopted, corrects, correctedBy } = entry.data;
   const nameOf = (id: string): string => people?.find((p) => p.personId === id)?.name ?? id;
-  const seen = Object.entries(evidence ?? {}).filter(([, v]) =>
-    ['string', 'number', 'boolean'].includes(typeof v),
-  );
+  const seen = seenWords(evidence, units);
   return (
     <dl className="my-1 ml-7 grid max-w-[760px] grid-cols-[140px_minmax(0,1fr)] gap-x-3 border-l-4 border-line pl-3 text-[13px]">
       <dt className="text-quiet">Written down</dt>
@@ -109,7 +108,7 @@ function Whole({ factId, zone }: { readonly factId: string; readonly zone: strin
       {seen.length > 0 ? (
         <>
           <dt className="text-quiet">On the page then</dt>
-          <dd>{seen.map(([k, v]) => `${k} ${String(v)}`).join(', ')}</dd>
+          <dd>{seen.join(', ')}</dd>
         </>
       ) : null}
       {corrects === null ? null : (
