@@ -13,6 +13,7 @@ import { factsRoutes } from './facts/facts.routes.ts';
 import { inBounds, PLAIN } from './http/bounds.ts';
 import { AppError, errorHandler } from './http/errors.ts';
 import { contentTypes, frontDoor } from './http/frontDoor.ts';
+import { pageOf } from './http/page.ts';
 import { roomToWrite } from './http/roomToWrite.ts';
 import { importsRoutes } from './imports/imports.routes.ts';
 import { inspectRoutes } from './inspect/inspect.routes.ts';
@@ -105,13 +106,7 @@ export function createApp(deps: Deps, webFolder: string | null): Express {
   app.use('/api', (req) => {
     throw new AppError('not-found', { what: 'route', path: req.path });
   });
-  if (webFolder !== null) {
-    app.use(express.static(webFolder, { index: false, maxAge: '1h' }));
-    app.get('/{*path}', (_req, res) =>
-      // By root: a checkout may stand below a folder whose name begins with a dot.
-      res.set('Cache-Control', 'no-cache').sendFile('index.html', { root: webFolder }),
-    );
-  }
+  if (webFolder !== null) app.use(pageOf(webFolder));
   app.use(errorHandler(deps.log));
   return app;
 }
