@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { startStage, type Stage } from './browser.ts';
+import { isWhole } from '../server/src/test/inCi.ts';
 import { ownShop } from './ownShop.ts';
 
 let stage: Stage;
@@ -8,7 +9,7 @@ const fresh = async (): Promise<void> => {
 };
 
 // By thumb on a phone it is begun in own.test.ts; with a mouse in `.ci/run`.
-if (process.env['LONG'] === '1')
+if (isWhole)
   describe('an empty Calvetta at a desk', () => {
     beforeAll(fresh, 120_000);
     afterAll(() => stage.close());

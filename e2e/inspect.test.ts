@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -54,24 +55,27 @@ describe('a sag is found: its cause named from the record, mended, and closed', 
 
 describe('pits on a plate that holds pressure', () => {
   const PART = 'quarry.saddle-tank';
-  it('a slip of the pen is asked about; filler is refused where the survey says so, and the figure is the upper end', async () => {
-    const page = await stage.desk();
-    await open(stage, page, `/parts/${PART}/inspect`);
-    const panel = page.locator('section[aria-label="Pits and wall"]');
-    await panel.getByRole('button', { name: 'Measure' }).click();
-    await panel.getByLabel('Deepest pit of each patch, mm').fill('0.4 0.5 40');
-    await panel.getByText('a slip of the pen?').waitFor();
-    expect(await panel.getByRole('button', { name: 'Log the pits' }).isDisabled()).toBe(true);
-    await panel.getByLabel('Deepest pit of each patch, mm').fill('.30 .45 .52 .38 .61 .47 .55 .41');
-    await panel.getByLabel('Patches the whole face would make').fill('40');
-    await panel.getByLabel('Sound wall, mm').fill('6');
-    await panel.getByLabel('Least the part needs, mm').fill('5.500');
-    await panel.getByRole('button', { name: 'Log the pits' }).click();
-    await panel.getByText(/Judge by 1\.4/).waitFor();
-    await panel.getByText('less wall is left than the part needs').first().waitFor();
-    expect(await panel.locator('ul[aria-label="Refused"]').textContent()).toContain('fill it: no.');
-    expect(await violations(page)).toEqual([]);
-  });
+  itInCi(
+    'a slip of the pen is asked about; filler is refused where the survey says so, and the figure is the upper end',
+    async () => {
+      const page = await stage.desk();
+      await open(stage, page, `/parts/${PART}/inspect`);
+      const panel = page.locator('section[aria-label="Pits and wall"]');
+      await panel.getByRole('button', { name: 'Measure' }).click();
+      await panel.getByLabel('Deepest pit of each patch, mm').fill('0.4 0.5 40');
+      await panel.getByText('a slip of the pen?').waitFor();
+      expect(await panel.getByRole('button', { name: 'Log the pits' }).isDisabled()).toBe(true);
+      await panel.getByLabel('Deepest pit of each patch, mm').fill('.30 .45 .52 .38 .61 .47 .55 .41');
+      await panel.getByLabel('Patches the whole face would make').fill('40');
+      await panel.getByLabel('Sound wall, mm').fill('6');
+      await panel.getByLabel('Least the part needs, mm').fill('5.500');
+      await panel.getByRole('button', { name: 'Log the pits' }).click();
+      await panel.getByText(/Judge by 1\.4/).waitFor();
+      await panel.getByText('less wall is left than the part needs').first().waitFor();
+      expect(await panel.locator('ul[aria-label="Refused"]').textContent()).toContain('fill it: no.');
+      expect(await violations(page)).toEqual([]);
+    },
+  );
 });
 
 describe('what holds a part', () => {
@@ -99,7 +103,7 @@ describe('what holds a part', () => {
 });
 
 describe('a short test', () => {
-  it('has its card, is logged with its figure, and speaks when a fault is weighed', async () => {
+  itInCi('has its card, is logged with its figure, and speaks when a fault is weighed', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/van.cross-member-front/inspect');
     const cards = page.locator('section[aria-label="Short tests"]');
@@ -205,7 +209,7 @@ describe('a picture', () => {
     ).toBeGreaterThan(0);
   });
 
-  it('that is none is refused at the field, and nothing is lost', async () => {
+  itInCi('that is none is refused at the field, and nothing is lost', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/van.battery-tray/inspect');
     const pictures = page.locator('section[aria-label="Pictures"]');

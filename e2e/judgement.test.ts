@@ -5,6 +5,7 @@ import { PLAIN } from '../core/src/route/test/given.ts';
 import { factInput } from '../server/src/test/testApp.ts';
 import { open, storyStage } from './browser.ts';
 import { keepSurvey, rivals } from './survey.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 let page: Page;
@@ -108,7 +109,7 @@ describe('stories of a restorer', () => {
       .waitFor();
     await means(FULL);
   });
-  it('sound lead paint may be kept and sealed; nothing dry touches it here', async () => {
+  itInCi('sound lead paint may be kept and sealed; nothing dry touches it here', async () => {
     await surveyed('lead panel', {
       kind: 'frame-plate',
       rust: 'A',
@@ -128,7 +129,7 @@ describe('stories of a restorer', () => {
     await page.getByText('A matter of life and limb').waitFor();
     expect(await page.getByRole('button', { name: 'Set it against the rules' }).isDisabled()).toBe(true);
   });
-  it('the hot manifold beside its block is a zone of its own, with its own finish', async () => {
+  itInCi('the hot manifold beside its block is a zone of its own, with its own finish', async () => {
     await surveyed('block', { kind: 'engine-casting', substrate: 'grey-iron' });
     await page.getByText('Zones of its own').click();
     await page.getByLabel('Name of a new zone').fill('manifold');
@@ -142,14 +143,14 @@ describe('stories of a restorer', () => {
     const route = page.locator('section[aria-label="Route"]');
     await route.getByText('manifold').first().waitFor();
   });
-  it('a phosphated rail takes no zinc-rich primer, and the page says why', async () => {
+  itInCi('a phosphated rail takes no zinc-rich primer, and the page says why', async () => {
     await surveyed('rail', { kind: 'chassis-rail', phosphated: 'yes', category: 'C4' });
     await page
       .locator('[data-refused="zinc-epoxy"]')
       .getByText(/phosphate film keeps the zinc/)
       .waitFor();
   });
-  it('a shop with a brush and a contractor sees the sent-out way beside the one by hand', async () => {
+  itInCi('a shop with a brush and a contractor sees the sent-out way beside the one by hand', async () => {
     await means(['contractor']);
     await surveyed('buffer plate', { rust: 'C', category: 'C4', kind: 'frame-plate' });
     const seen = await ways();
@@ -157,7 +158,7 @@ describe('stories of a restorer', () => {
     expect(seen).toContain('hand');
     await means(FULL);
   });
-  it('zinc on aluminium is refused, and no other answer is said to open it', async () => {
+  itInCi('zinc on aluminium is refused, and no other answer is said to open it', async () => {
     await surveyed('hot cover', {
       substrate: 'aluminium-wrought',
       rust: 'none',

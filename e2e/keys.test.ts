@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { obscured } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
 import { makePlan } from './plans.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -92,21 +93,25 @@ describe('by keyboard only', () => {
     await page.waitForURL(/\/reference#word\.state\./);
   });
 
-  it('nothing lies on what a key has gone to: rows under the head, fields under a foot, sessions under the names', async () => {
-    const page = await stage.desk();
-    const times = (n: number, key: string): string[] => Array.from({ length: n }, () => key);
-    await open(stage, page, '/');
-    expect(await obscured(page, [...times(25, 'j'), ...times(25, 'k')])).toEqual([]);
-    await open(stage, page, '/parts/quarry.main-frame-left');
-    await page.getByRole('button', { name: 'Coat now' }).click();
-    await page.getByRole('dialog').getByLabel('Product').waitFor();
-    expect(await obscured(page, [...times(18, 'Tab'), ...times(18, 'Shift+Tab')])).toEqual([]);
-    await open(stage, page, '/plan');
-    await makePlan(page);
-    await page
-      .getByRole('button', { name: /^Session / })
-      .nth(20)
-      .focus();
-    expect(await obscured(page, times(20, 'Shift+Tab'))).toEqual([]);
-  }, 120_000);
+  itInCi(
+    'nothing lies on what a key has gone to: rows under the head, fields under a foot, sessions under the names',
+    async () => {
+      const page = await stage.desk();
+      const times = (n: number, key: string): string[] => Array.from({ length: n }, () => key);
+      await open(stage, page, '/');
+      expect(await obscured(page, [...times(25, 'j'), ...times(25, 'k')])).toEqual([]);
+      await open(stage, page, '/parts/quarry.main-frame-left');
+      await page.getByRole('button', { name: 'Coat now' }).click();
+      await page.getByRole('dialog').getByLabel('Product').waitFor();
+      expect(await obscured(page, [...times(18, 'Tab'), ...times(18, 'Shift+Tab')])).toEqual([]);
+      await open(stage, page, '/plan');
+      await makePlan(page);
+      await page
+        .getByRole('button', { name: /^Session / })
+        .nth(20)
+        .focus();
+      expect(await obscured(page, times(20, 'Shift+Tab'))).toEqual([]);
+    },
+    120_000,
+  );
 });

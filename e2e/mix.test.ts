@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { open, storyStage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -99,7 +100,7 @@ describe('mix for two brackets in a tapered cup, over-pour, repair, coat, use th
       .first()
       .waitFor();
   }, 120_000);
-  it('too little to measure by is said, and the smallest batch is one touch', async () => {
+  itInCi('too little to measure by is said, and the smallest batch is one touch', async () => {
     const page = await stage.desk();
     await mixFor(page);
     await page.getByRole('radio', { name: 'by volume' }).click();
@@ -179,7 +180,7 @@ describe('the shelf', () => {
     await page.getByText('Undone: Mixed').waitFor();
     expect(await level('paint')).toBeCloseTo(before, 3);
   });
-  it('what to buy changes with the machine, and comes as CSV', async () => {
+  itInCi('what to buy changes with the machine, and comes as CSV', async () => {
     const page = await stage.desk();
     await open(stage, page, '/shelf');
     const shopping = page.locator('section[aria-label="Shopping"]');
@@ -220,7 +221,7 @@ describe('film readings', () => {
       .first()
       .waitFor();
   });
-  it('by keypad: five thin ones are not accepted, and another coat is proposed', async () => {
+  itInCi('by keypad: five thin ones are not accepted, and another coat is proposed', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/van.battery-tray');
     await page.getByRole('button', { name: 'Measure' }).click();

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { go, SCREENS } from './accessible.ts';
 import { factInput } from '../server/src/test/testApp.ts';
 import { open, rowOf, startStage, type Stage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 let stage: Stage;
 beforeAll(async () => {
@@ -45,41 +46,49 @@ describe('what a page is called, and how it is got past and printed', () => {
     expect(await page.evaluate(() => document.activeElement?.id)).toBe('main');
     await page.close();
   }, 60_000);
-  it('Reference prints whole, on several sheets, without the rail', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/reference');
-    await page.getByRole('region', { name: 'Formulas' }).waitFor();
-    await page.emulateMedia({ media: 'print' });
-    expect(await page.getByRole('navigation', { name: 'Places' }).isVisible()).toBe(false);
-    const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b/g) ?? [];
-    expect(sheets.length).toBeGreaterThan(5);
-    await page.close();
-  }, 60_000);
+  itInCi(
+    'Reference prints whole, on several sheets, without the rail',
+    async () => {
+      const page = await stage.desk();
+      await open(stage, page, '/reference');
+      await page.getByRole('region', { name: 'Formulas' }).waitFor();
+      await page.emulateMedia({ media: 'print' });
+      expect(await page.getByRole('navigation', { name: 'Places' }).isVisible()).toBe(false);
+      const sheets = (await page.pdf({ format: 'A4' })).toString('latin1').match(/\/Type \/Page\b/g) ?? [];
+      expect(sheets.length).toBeGreaterThan(5);
+      await page.close();
+    },
+    60_000,
+  );
 });
 
 describe('eight tabs of one browser', () => {
   // A browser opens six connections to one server over plain HTTP: a line for each tab would leave none for the seventh.
-  it('share one line, and all of them see at once what is written elsewhere', async () => {
-    const first = await stage.desk();
-    const lines: string[] = [];
-    first.context().on('request', (r) => r.url().endsWith('/api/live') && lines.push(r.url()));
-    await open(stage, first, '/');
-    const tabs = [first];
-    while (tabs.length < 8) {
-      const tab = await first.context().newPage();
-      await open(stage, tab, '/');
-      tabs.push(tab);
-    }
-    // One that is closed hands its line on; two may take it at the same look.
-    expect(lines.length).toBeLessThanOrEqual(3);
-    await tabs.shift()!.close();
-    const onBench = (await stage.app.call('GET', '/api/bench')).body.rows.map((r: any) => r.partId);
-    const { machines } = (await stage.app.call('GET', '/api/machines')).body;
-    const parts = machines.flatMap((m: any) => m.assemblies.flatMap((a: any) => a.parts));
-    const { partId } = parts.find((p: any) => !onBench.includes(p.partId));
-    const at = { happenedAt: new Date(stage.nowMs()).toISOString() };
-    const stripped = factInput('stripped', partId, 0, { method: 'blast' }, at);
-    expect((await stage.app.post('/api/facts', { facts: [stripped] })).status).toBe(201);
-    for (const tab of tabs) await rowOf(tab, partId).waitFor();
-  }, 120_000);
+  itInCi(
+    'share one line, and all of them see at once what is written elsewhere',
+    async () => {
+      const first = await stage.desk();
+      const lines: string[] = [];
+      first.context().on('request', (r) => r.url().endsWith('/api/live') && lines.push(r.url()));
+      await open(stage, first, '/');
+      const tabs = [first];
+      while (tabs.length < 8) {
+        const tab = await first.context().newPage();
+        await open(stage, tab, '/');
+        tabs.push(tab);
+      }
+      // One that is closed hands its line on; two may take it at the same look.
+      expect(lines.length).toBeLessThanOrEqual(3);
+      await tabs.shift()!.close();
+      const onBench = (await stage.app.call('GET', '/api/bench')).body.rows.map((r: any) => r.partId);
+      const { machines } = (await stage.app.call('GET', '/api/machines')).body;
+      const parts = machines.flatMap((m: any) => m.assemblies.flatMap((a: any) => a.parts));
+      const { partId } = parts.find((p: any) => !onBench.includes(p.partId));
+      const at = { happenedAt: new Date(stage.nowMs()).toISOString() };
+      const stripped = factInput('stripped', partId, 0, { method: 'blast' }, at);
+      expect((await stage.app.post('/api/facts', { facts: [stripped] })).status).toBe(201);
+      for (const tab of tabs) await rowOf(tab, partId).waitFor();
+    },
+    120_000,
+  );
 });

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { violations } from './accessible.ts';
 import { startStage, type Stage } from './browser.ts';
 import { ownShop } from './ownShop.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 let stage: Stage;
 const fresh = async (): Promise<void> => {
@@ -96,51 +97,55 @@ describe('an empty Calvetta', () => {
     expect(await placed()).toBe(1);
   }, 60_000);
 
-  it('what was made is renamed where it stands, moved by keys, put away and brought back', async () => {
-    const page = await stage.desk();
-    await page.goto(`${stage.app.base}/machines`);
-    await page.getByRole('button', { name: 'Name of the assembly: Parts. Rename' }).click();
-    await page.keyboard.type('Winch frame');
-    await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'Name of the assembly: Winch frame. Rename' }).waitFor();
-    const first = (): Promise<string | null> => page.locator('li a[data-part]').first().textContent();
-    expect(await first()).toContain('Frame left');
-    await page.getByRole('button', { name: 'What to do with Frame left' }).focus();
-    await page.keyboard.press('Enter');
-    await page.getByRole('menuitem', { name: 'Move down' }).focus();
-    await page.keyboard.press('Enter');
-    await page.getByText('Moved: Frame left').waitFor();
-    await page.waitForFunction(() =>
-      document.querySelector('li a[data-part]')?.textContent.includes('Frame right'),
-    );
-    // And carried back by its handle: Space takes it, an arrow carries it, Space lays it down.
-    await page.getByRole('button', { name: 'Take Frame left in hand' }).focus();
-    for (const key of ['Space', 'ArrowUp', 'Space']) {
-      await page.keyboard.press(key);
-      await page.waitForTimeout(200);
-    }
-    await page.getByText('Moved: Frame left').last().waitFor();
-    await page.waitForFunction(() =>
-      document.querySelector('li a[data-part]')?.textContent.includes('Frame left'),
-    );
-    await page.reload();
-    await page.locator('li a[data-part]').first().waitFor();
-    expect(await first()).toContain('Frame left');
-    // Frame left has a record: it is put away and comes back. A part without one is deleted.
-    for (const [name, said] of [
-      ['Frame left', 'Put away: Frame left. Its record is kept.'],
-      ['Handle', 'Deleted: Handle. Nothing was recorded of it.'],
-    ] as const) {
-      await page.getByRole('button', { name: `What to do with ${name}` }).click();
-      await page.getByRole('menuitem', { name: 'Remove' }).click();
-      await page.getByText(said).waitFor();
-    }
-    await page.getByText('Put away: 1').click();
-    await page.getByRole('button', { name: 'Bring back Frame left' }).click();
-    await page.getByText('Back again: Frame left').waitFor();
-    await page.locator('li a[data-part]').filter({ hasText: 'Frame left' }).waitFor();
-    expect(await page.locator('li a[data-part]').count()).toBe(11);
-  }, 60_000);
+  itInCi(
+    'what was made is renamed where it stands, moved by keys, put away and brought back',
+    async () => {
+      const page = await stage.desk();
+      await page.goto(`${stage.app.base}/machines`);
+      await page.getByRole('button', { name: 'Name of the assembly: Parts. Rename' }).click();
+      await page.keyboard.type('Winch frame');
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: 'Name of the assembly: Winch frame. Rename' }).waitFor();
+      const first = (): Promise<string | null> => page.locator('li a[data-part]').first().textContent();
+      expect(await first()).toContain('Frame left');
+      await page.getByRole('button', { name: 'What to do with Frame left' }).focus();
+      await page.keyboard.press('Enter');
+      await page.getByRole('menuitem', { name: 'Move down' }).focus();
+      await page.keyboard.press('Enter');
+      await page.getByText('Moved: Frame left').waitFor();
+      await page.waitForFunction(() =>
+        document.querySelector('li a[data-part]')?.textContent.includes('Frame right'),
+      );
+      // And carried back by its handle: Space takes it, an arrow carries it, Space lays it down.
+      await page.getByRole('button', { name: 'Take Frame left in hand' }).focus();
+      for (const key of ['Space', 'ArrowUp', 'Space']) {
+        await page.keyboard.press(key);
+        await page.waitForTimeout(200);
+      }
+      await page.getByText('Moved: Frame left').last().waitFor();
+      await page.waitForFunction(() =>
+        document.querySelector('li a[data-part]')?.textContent.includes('Frame left'),
+      );
+      await page.reload();
+      await page.locator('li a[data-part]').first().waitFor();
+      expect(await first()).toContain('Frame left');
+      // Frame left has a record: it is put away and comes back. A part without one is deleted.
+      for (const [name, said] of [
+        ['Frame left', 'Put away: Frame left. Its record is kept.'],
+        ['Handle', 'Deleted: Handle. Nothing was recorded of it.'],
+      ] as const) {
+        await page.getByRole('button', { name: `What to do with ${name}` }).click();
+        await page.getByRole('menuitem', { name: 'Remove' }).click();
+        await page.getByText(said).waitFor();
+      }
+      await page.getByText('Put away: 1').click();
+      await page.getByRole('button', { name: 'Bring back Frame left' }).click();
+      await page.getByText('Back again: Frame left').waitFor();
+      await page.locator('li a[data-part]').filter({ hasText: 'Frame left' }).waitFor();
+      expect(await page.locator('li a[data-part]').count()).toBe(11);
+    },
+    60_000,
+  );
 
   it('goes out as a file and comes in again on the first page of another, whole; a file that is none is refused', async () => {
     const { body: file } = await stage.app.call('GET', '/api/export');

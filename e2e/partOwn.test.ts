@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { open, storyStage } from './browser.ts';
 import { bringNew, onSheet, refused, rivals, surveyedRail } from './survey.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage(bringNew);
 
@@ -54,19 +55,22 @@ describe('what a part has of its own', () => {
     await page.getByText(/Done here: .*brush/).waitFor();
     expect((await rivals(page)).length).toBeGreaterThan(0);
   });
-  it('colour undecided: a primer to hold, no finish; the other practice chooses the whole system', async () => {
-    const page = await stage.desk();
-    await surveyedRail(stage, page);
-    await (await onSheet(page, 'Colour undecided')).check();
-    await page.waitForTimeout(300);
-    for (const t of await rivals(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
-    await refused(page, 'gloss-2k')
-      .getByText(/House practice while the colour is undecided/)
-      .waitFor();
-    await page.getByText('Done otherwise here').click();
-    await page
-      .locator('section[aria-label="Survey"] select[aria-label="Colour undecided"]')
-      .selectOption('whole-system');
-    await page.locator('[data-route][aria-label*="gloss"]').first().waitFor();
-  });
+  itInCi(
+    'colour undecided: a primer to hold, no finish; the other practice chooses the whole system',
+    async () => {
+      const page = await stage.desk();
+      await surveyedRail(stage, page);
+      await (await onSheet(page, 'Colour undecided')).check();
+      await page.waitForTimeout(300);
+      for (const t of await rivals(page)) expect(t).not.toMatch(/gloss|enamel|urethane/i);
+      await refused(page, 'gloss-2k')
+        .getByText(/House practice while the colour is undecided/)
+        .waitFor();
+      await page.getByText('Done otherwise here').click();
+      await page
+        .locator('section[aria-label="Survey"] select[aria-label="Colour undecided"]')
+        .selectOption('whole-system');
+      await page.locator('[data-route][aria-label*="gloss"]').first().waitFor();
+    },
+  );
 });

@@ -4,6 +4,7 @@ import { describe, expect, it } from '@jest/globals';
 import type { PartDetail } from '@calvetta/contract';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -76,7 +77,7 @@ describe('who may do what', () => {
       ['not-inducted', 'R. Field, for the owner'],
     ]);
   });
-  it('a gun-load is not begun by somebody who was not shown; by brush it is', async () => {
+  itInCi('a gun-load is not begun by somebody who was not shown; by brush it is', async () => {
     const page = await heldBy('Nell');
     await open(stage, page, '/run');
     await page.getByText(/Nell has no standing induction for/).waitFor();

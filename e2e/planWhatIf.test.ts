@@ -3,41 +3,45 @@ import ICAL from 'ical.js';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
 import { blocks, keptPlan, makePlan, openAsked } from './plans.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
 describe('what if another product', () => {
-  it('is judged part by part, stands beside the plan without, and both are lived through by the same replays', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/plan');
-    // A plan that is kept comes by itself; until it is read the page offers to make one.
-    if ((await keptPlan(stage)) === null) await makePlan(page);
-    await blocks(page).first().waitFor({ timeout: 60_000 });
-    await openAsked(page);
-    await page.getByLabel('What if in place of').selectOption({ label: 'Epoxy primer' });
-    await page.getByLabel('we laid').selectOption({ label: 'Zinc-rich epoxy' });
-    const form = page.locator('form', { hasText: 'What if in place of' });
-    await form.getByRole('button', { name: 'Try it' }).click();
-    const stop = page.getByRole('button', { name: 'Stop at this one' });
-    await stop.waitFor();
-    const beside = page.getByRole('region', { name: 'Side by side' });
-    await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
-    await stop.click();
-    await beside.getByText('What if: Zinc-rich epoxy in place of epoxy primer').waitFor();
-    // Zinc-rich goes on steel alone (ISO 12944-5): the stainless handrails keep their epoxy.
-    await beside.getByText(/keeps? what the routes say/).click();
-    await beside.getByText(/^Handrails: /).waitFor();
-    await beside.getByRole('button', { name: 'How sure is each?' }).click();
-    await beside
-      .getByText(/done four times in five by/)
-      .first()
-      .waitFor({ timeout: 60_000 });
-    // A plan with it changes no route, and that is said.
-    await page.getByText(/The routes still say Epoxy primer/).waitFor();
-    await beside.getByRole('button', { name: 'Back to as it was' }).click();
-    await beside.waitFor({ state: 'detached' });
-    expect(await page.getByText(/The routes still say/).count()).toBe(0);
-  });
+  itInCi(
+    'is judged part by part, stands beside the plan without, and both are lived through by the same replays',
+    async () => {
+      const page = await stage.desk();
+      await open(stage, page, '/plan');
+      // A plan that is kept comes by itself; until it is read the page offers to make one.
+      if ((await keptPlan(stage)) === null) await makePlan(page);
+      await blocks(page).first().waitFor({ timeout: 60_000 });
+      await openAsked(page);
+      await page.getByLabel('What if in place of').selectOption({ label: 'Epoxy primer' });
+      await page.getByLabel('we laid').selectOption({ label: 'Zinc-rich epoxy' });
+      const form = page.locator('form', { hasText: 'What if in place of' });
+      await form.getByRole('button', { name: 'Try it' }).click();
+      const stop = page.getByRole('button', { name: 'Stop at this one' });
+      await stop.waitFor();
+      const beside = page.getByRole('region', { name: 'Side by side' });
+      await page.getByText(/plans? tried so far/).waitFor({ timeout: 60_000 });
+      await stop.click();
+      await beside.getByText('What if: Zinc-rich epoxy in place of epoxy primer').waitFor();
+      // Zinc-rich goes on steel alone (ISO 12944-5): the stainless handrails keep their epoxy.
+      await beside.getByText(/keeps? what the routes say/).click();
+      await beside.getByText(/^Handrails: /).waitFor();
+      await beside.getByRole('button', { name: 'How sure is each?' }).click();
+      await beside
+        .getByText(/done four times in five by/)
+        .first()
+        .waitFor({ timeout: 60_000 });
+      // A plan with it changes no route, and that is said.
+      await page.getByText(/The routes still say Epoxy primer/).waitFor();
+      await beside.getByRole('button', { name: 'Back to as it was' }).click();
+      await beside.waitFor({ state: 'detached' });
+      expect(await page.getByText(/The routes still say/).count()).toBe(0);
+    },
+  );
 });
 
 describe('who, where and what it holds', () => {

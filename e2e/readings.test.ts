@@ -1,72 +1,76 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Page } from 'playwright-core';
 import { open, storyStage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 const dialog = (page: Page) => page.getByRole('dialog');
 
 describe('the server away', () => {
-  it('a reading waits as a coat does, across a reload, and what an older page left waiting goes out too', async () => {
-    const page = await stage.desk();
-    // A page of the first version left a note waiting in the shape of its time.
-    const { partId } = (await stage.app.call('GET', '/api/bench')).body.rows[0];
-    const { personId } = (await stage.app.call('GET', '/api/shop')).body.people[0];
-    await page.goto(`${stage.app.base}/api/ping`);
-    const factId = '0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11';
-    await page.evaluate(
-      async ([fact]) => {
-        const db = await new Promise<IDBDatabase>((done, fail) => {
-          const asked = indexedDB.open('calvetta-outbox', 1);
-          asked.onupgradeneeded = () => asked.result.createObjectStore('waiting', { keyPath: 'factId' });
-          asked.onsuccess = () => done(asked.result);
-          asked.onerror = () => fail(new Error('no database'));
-        });
-        await new Promise((done) => {
-          const tx = db.transaction('waiting', 'readwrite');
-          tx.objectStore('waiting').put({ factId: fact!.factId, fact, queuedMs: 1 });
-          tx.oncomplete = done;
-        });
-        db.close();
-      },
-      [
-        {
-          factId,
-          kind: 'noted',
-          partId,
-          face: null,
-          happenedAt: new Date(stage.nowMs() - 60_000).toISOString(),
-          endedAt: null,
-          personId: String(personId),
-          deviceId: 'old-tablet',
-          supersedes: null,
-          body: { text: 'left waiting by an older page' },
-          evidence: null,
+  itInCi(
+    'a reading waits as a coat does, across a reload, and what an older page left waiting goes out too',
+    async () => {
+      const page = await stage.desk();
+      // A page of the first version left a note waiting in the shape of its time.
+      const { partId } = (await stage.app.call('GET', '/api/bench')).body.rows[0];
+      const { personId } = (await stage.app.call('GET', '/api/shop')).body.people[0];
+      await page.goto(`${stage.app.base}/api/ping`);
+      const factId = '0b0e7c1a-5d0f-4a54-9b4e-7a4f5f1f2d11';
+      await page.evaluate(
+        async ([fact]) => {
+          const db = await new Promise<IDBDatabase>((done, fail) => {
+            const asked = indexedDB.open('calvetta-outbox', 1);
+            asked.onupgradeneeded = () => asked.result.createObjectStore('waiting', { keyPath: 'factId' });
+            asked.onsuccess = () => done(asked.result);
+            asked.onerror = () => fail(new Error('no database'));
+          });
+          await new Promise((done) => {
+            const tx = db.transaction('waiting', 'readwrite');
+            tx.objectStore('waiting').put({ factId: fact!.factId, fact, queuedMs: 1 });
+            tx.oncomplete = done;
+          });
+          db.close();
         },
-      ],
-    );
-    await page.route('**/api/facts', (route) => route.abort());
-    await page.route('**/api/places/*/readings', (route) => route.abort());
-    await open(stage, page, '/air/shed');
-    await page.getByRole('button', { name: 'Log a reading' }).click();
-    await dialog(page).getByLabel('Air').fill('11.5');
-    await dialog(page).getByLabel('Humidity, %').fill('63');
-    await dialog(page).getByRole('button', { name: 'Store reading' }).click();
-    await page
-      .getByText(/it waits here and is sent again/)
-      .first()
-      .waitFor();
-    await page.reload();
-    await page.getByText('2 waiting to be sent').waitFor();
-    await page.unroute('**/api/facts');
-    await page.unroute('**/api/places/*/readings');
-    await page.getByText('2 waiting to be sent').waitFor({ state: 'detached' });
-    const { facts } = (await stage.app.call('GET', `/api/parts/${partId}`)).body;
-    expect(facts.map((f: { factId: string }) => f.factId)).toContain(factId);
-    const source = (await stage.app.call('GET', '/api/source')).body;
-    const readings = Object.values(source.air.places as Record<string, { recent: { airC: number }[] }>);
-    expect(readings.flatMap((p) => p.recent).map((r) => r.airC)).toContain(11.5);
-  });
-  it('an older page left open holds nothing up: the new one stores all the same', async () => {
+        [
+          {
+            factId,
+            kind: 'noted',
+            partId,
+            face: null,
+            happenedAt: new Date(stage.nowMs() - 60_000).toISOString(),
+            endedAt: null,
+            personId: String(personId),
+            deviceId: 'old-tablet',
+            supersedes: null,
+            body: { text: 'left waiting by an older page' },
+            evidence: null,
+          },
+        ],
+      );
+      await page.route('**/api/facts', (route) => route.abort());
+      await page.route('**/api/places/*/readings', (route) => route.abort());
+      await open(stage, page, '/air/shed');
+      await page.getByRole('button', { name: 'Log a reading' }).click();
+      await dialog(page).getByLabel('Air').fill('11.5');
+      await dialog(page).getByLabel('Humidity, %').fill('63');
+      await dialog(page).getByRole('button', { name: 'Store reading' }).click();
+      await page
+        .getByText(/it waits here and is sent again/)
+        .first()
+        .waitFor();
+      await page.reload();
+      await page.getByText('2 waiting to be sent').waitFor();
+      await page.unroute('**/api/facts');
+      await page.unroute('**/api/places/*/readings');
+      await page.getByText('2 waiting to be sent').waitFor({ state: 'detached' });
+      const { facts } = (await stage.app.call('GET', `/api/parts/${partId}`)).body;
+      expect(facts.map((f: { factId: string }) => f.factId)).toContain(factId);
+      const source = (await stage.app.call('GET', '/api/source')).body;
+      const readings = Object.values(source.air.places as Record<string, { recent: { airC: number }[] }>);
+      expect(readings.flatMap((p) => p.recent).map((r) => r.airC)).toContain(11.5);
+    },
+  );
+  itInCi('an older page left open holds nothing up: the new one stores all the same', async () => {
     const page = await stage.desk();
     await page.goto(`${stage.app.base}/api/ping`);
     // Held open by this page in the shape of before, as a tab from before an update does.

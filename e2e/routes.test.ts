@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { open, storyStage } from './browser.ts';
 import { answer, bringNew, onSheet, refused, rivals, surveyByHand, surveyedRail } from './survey.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage(bringNew);
 
@@ -26,7 +27,7 @@ describe('choose a route', () => {
     await page.locator('[id="zinc.phosphate"]').waitFor();
     expect(new URL(page.url()).hash).toBe('#zinc.phosphate');
   });
-  it('switching the school changes the route', async () => {
+  itInCi('switching the school changes the route', async () => {
     const page = await stage.desk();
     await open(stage, page, '/settings');
     await page.getByRole('radio', { name: 'brush', exact: true }).click();
@@ -41,7 +42,7 @@ describe('choose a route', () => {
     await page.getByRole('article').locator('summary').filter({ hasText: 'score' }).first().click();
     expect(await page.getByRole('article').first().innerText()).not.toBe(brushed);
   });
-  it('a contradictory survey is questioned and cannot be used', async () => {
+  itInCi('a contradictory survey is questioned and cannot be used', async () => {
     const page = await stage.desk();
     await surveyedRail(stage, page);
     await (await onSheet(page, 'Area')).fill('95');

@@ -2,6 +2,7 @@ import { expect } from '@jest/globals';
 import type { Locator, Page } from 'playwright-core';
 import type { Stage } from './browser.ts';
 import { rivals } from './survey.ts';
+import { isWhole } from '../server/src/test/inCi.ts';
 
 /** A usual part, what somebody in front of it touches, and what the golden decision of the same name says of it. */
 export interface Usual {
@@ -110,9 +111,9 @@ export async function bringUsual(stage: Stage): Promise<void> {
   expect((await stage.app.post('/api/machines/van/parts', { parts })).status).toBe(201);
 }
 const EACH = USUAL.map((u) => [u.name, u] as const);
-/** Which parts these hands look at: of mouse, keys and thumb two each, and all six in `.ci/run` (`LONG=1`). */
+/** Which parts these hands look at: of mouse, keys and thumb one each, and all six in `.ci/run`. */
 export const lookedAt = (...names: readonly string[]): typeof EACH =>
-  process.env['LONG'] === '1' ? EACH : EACH.filter(([name]) => names.includes(name));
+  isWhole ? EACH : EACH.filter(([name]) => names.includes(name));
 
 export type Touch = (what: Locator) => Promise<void>;
 

@@ -22,6 +22,7 @@ const inTime = (fn, limitMs = PATIENCE_MS) =>
 const limited = (base) => Object.assign((name, fn, limitMs) => base(name, inTime(fn, limitMs)), base);
 export const it = Object.assign(limited(globalThis.it), {
   only: limited(globalThis.it.only),
+  skip: globalThis.it.skip,
   each:
     (...table) =>
     (name, fn, limitMs) =>
