@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { Page } from 'playwright-core';
-import { open, type Stage } from './browser.ts';
+import { go, open, type Stage } from './browser.ts';
 import { isWhole } from '../server/src/test/inCi.ts';
 
 const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -147,17 +147,6 @@ export const SCREENS = [
   '/shelf/labels',
   '/plan',
 ];
-/** Goes to another screen of the page that is open, as a touch on a link does. */
-export async function go(page: Page, path: string): Promise<void> {
-  await page.evaluate((to) => {
-    for (const h of document.querySelectorAll('h1')) h.dataset['left'] = '';
-    history.pushState(null, '', to);
-    dispatchEvent(new PopStateEvent('popstate', { state: null }));
-  }, path);
-  // A screen's heading comes with what the server said.
-  await page.locator('h1:not([data-left])').first().waitFor();
-}
-
 /**
  * What breaks which rule on the page as it stands, by day; and by night, where names and structure are the same, in contrast: that in
  * `.ci/run`.

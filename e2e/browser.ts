@@ -141,8 +141,21 @@ export function storyStage(prepare: (stage: Stage) => Promise<unknown> = () => P
   };
 }
 
-/** Opens a path and waits until it shows what the server said. */
+/** Goes to another screen of the page that is open, as a touch on a link does. */
+export async function go(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    for (const h of document.querySelectorAll('h1')) h.dataset['left'] = '';
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: null }));
+  }, path);
+  // A screen's heading comes with what the server said.
+  await page.locator('h1:not([data-left])').first().waitFor();
+}
+
+/** Opens a path and waits until it shows what the server said; from another screen of the page, as a touch on a link does. */
 export async function open(stage: Stage, page: Page, path: string): Promise<void> {
+  const at = page.url();
+  if (at.startsWith(stage.app.base) && new URL(at).pathname !== path.split('?')[0]) return go(page, path);
   await page.goto(stage.app.base + path);
   await page.locator('h1').first().waitFor();
 }

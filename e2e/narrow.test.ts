@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { go, SCREENS } from './accessible.ts';
+import { SCREENS } from './accessible.ts';
 import { factInput } from '../server/src/test/testApp.ts';
-import { open, rowOf, startStage, type Stage } from './browser.ts';
+import { go, open, rowOf, startStage, type Stage } from './browser.ts';
 import { itInCi } from '../server/src/test/inCi.ts';
 
 let stage: Stage;
@@ -31,6 +31,38 @@ describe('narrow screens', () => {
       expect([path, Math.max(widthPx, 390)]).toEqual([path, 390]);
     }
   }, 120_000);
+});
+
+describe('Back, on a phone', () => {
+  it('closes what lies over the page and leaves the page; and then goes where one came from', async () => {
+    const page = await stage.phone();
+    await open(stage, page, '/ledger');
+    await open(stage, page, '/parts/quarry.main-frame-left');
+    const at = (): string => new URL(page.url()).pathname;
+    const dialog = page.getByRole('dialog');
+    await page.getByRole('button', { name: 'Why?' }).tap();
+    await dialog.waitFor();
+    await page.goBack();
+    await dialog.waitFor({ state: 'detached' });
+    expect(at()).toBe('/parts/quarry.main-frame-left');
+    // Closed by its own button it leaves nothing behind that Back would stop at.
+    for (let i = 0; i < 2; i++) {
+      await page.getByRole('button', { name: 'Why?' }).tap();
+      await dialog.getByRole('button', { name: 'Close' }).tap();
+      await dialog.waitFor({ state: 'detached' });
+    }
+    await page.goBack();
+    await page.getByRole('heading', { name: 'Ledger', level: 1 }).waitFor();
+    expect(at()).toBe('/ledger');
+    // Out of a dialog to another screen, and back: where the dialog was opened.
+    await page.keyboard.press('/');
+    await dialog.getByLabel('What to find').fill('cylinder block');
+    await page.keyboard.press('Enter');
+    await page.getByRole('heading', { name: 'Cylinder block' }).waitFor();
+    await page.goBack();
+    await page.getByRole('heading', { name: 'Ledger', level: 1 }).waitFor();
+    expect([at(), await dialog.count()]).toEqual(['/ledger', 0]);
+  });
 });
 
 describe('what a page is called, and how it is got past and printed', () => {

@@ -100,6 +100,7 @@ describe('papers', () => {
     expect(await violations(page)).toEqual([]);
     await label.getByRole('button', { name: 'Keep it with the batch' }).click();
     await page.getByText('C 77, with the delivery', { exact: true }).waitFor();
+    await page.keyboard.press('Escape');
     await open(stage, page, '/machines/saltern');
     await page.getByRole('link', { name: 'Dossier, PDF' }).click();
     const making = page.getByRole('dialog');
