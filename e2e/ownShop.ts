@@ -1,6 +1,6 @@
 import { expect } from '@jest/globals';
 import type { Locator, Page } from 'playwright-core';
-import type { Stage } from './browser.ts';
+import { open, type Stage } from './browser.ts';
 
 /** Hands that count: a touch, or a field filled in. */
 function hands(page: Page, isTouch: boolean) {
@@ -69,7 +69,7 @@ export async function ownShop(stage: Stage, page: Page, isTouch: boolean) {
   await page.getByText('12 parts', { exact: false }).first().waitFor();
 
   // The tin that stands on the shelf.
-  await page.goto(`${stage.app.base}/reference`);
+  await open(stage, page, '/reference');
   await h.button('Type a sheet from the tin');
   await h.fill('Name on the tin', 'Grey epoxy');
   await h.fill('Next coat not before', '16 h @ 50 F; 8 h @ 20 C');
@@ -81,7 +81,7 @@ export async function ownShop(stage: Stage, page: Page, isTouch: boolean) {
   await page.getByText('Its sheet is in: Grey epoxy').waitFor();
 
   // A part: surveyed, routed, placed, blasted.
-  await page.goto(`${stage.app.base}/machines`);
+  await open(stage, page, '/machines');
   await h.link(/Frame left/);
   await page.getByRole('heading', { name: 'Frame left' }).waitFor();
   await page.getByText('no route yet: survey it and choose one').waitFor();
@@ -96,7 +96,7 @@ export async function ownShop(stage: Stage, page: Page, isTouch: boolean) {
   await h.button('Prepare');
   await h.button('Log stripping');
   await page.getByRole('dialog').waitFor({ state: 'detached' });
-  await page.goto(stage.app.base);
+  await open(stage, page, '/');
   const row = page.locator('[data-part]').filter({ hasText: 'Frame left' });
   await row.first().waitFor();
   await row.getByText('Grey epoxy', { exact: false }).waitFor();

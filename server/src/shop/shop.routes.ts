@@ -11,13 +11,14 @@ import { write } from '../write.ts';
 import { evidenceOf } from '../ledger/ledger.sql.ts';
 import { needShop, needSnapshot } from './needShop.ts';
 import { loadDemo } from './demo.ts';
-import { planDemo } from './demoPlan.ts';
+import { demoPlanner } from './demoPlan.ts';
 import { findWorkshop, insertWorkshop, updateMeans, updateShop } from './shop.sql.ts';
 import { listTemplates } from '../templates/templates.sql.ts';
 import { exportShop } from './exportShop.ts';
 
 export function shopRoutes(deps: Deps): Router {
   const router = Router();
+  const planner = demoPlanner(deps);
   router.get('/shop', async (_req, res) => {
     const shop = await needShop(deps);
     const { people, places, probes, gauges, attendance } = shop;
@@ -55,16 +56,13 @@ export function shopRoutes(deps: Deps): Router {
   });
   router.post('/demo', async (req, res) => {
     const loaded = await loadDemo(deps);
-    if (req.query['plan'] === 'yes')
-      // A demo without its plan is a demo still.
-      await planDemo(deps).catch((error: unknown) =>
-        deps.log.warn({ err: String(error) }, 'the demo could not be planned'),
-      );
+    if (req.query['plan'] === 'yes') await planner.begin();
     res.status(201).json(loaded);
   });
   router.delete('/demo', async (_req, res) => {
     const { workshopId, isDemo } = (await needShop(deps)).workshop;
     if (!isDemo) throw new AppError('not-found', { what: 'demo' });
+    await planner.stop();
     await write(deps, (tx) => tx.query('select remove_demo($1)', [workshopId]), { topic: 'entities' });
     await deps.heads.forget(workshopId);
     res.status(204).end();

@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { setTimeout as after } from 'node:timers/promises';
+import { itInCi } from '../test/inCi.ts';
 import { factInput, startTestApp, steadyAir, type TestApp } from '../test/testApp.ts';
 
 let app: TestApp;
@@ -250,6 +252,26 @@ describe('the demo', () => {
       await trial.close();
     }
   }, 60_000);
+  itInCi(
+    'is planned towards its gala while somebody looks round already; taken away meanwhile, it is not planned',
+    async () => {
+      const trial = await startTestApp({ shop: null });
+      const planned = async (): Promise<any> => (await trial.call('GET', '/api/plan')).body.plan;
+      try {
+        expect((await trial.post('/api/demo?plan=yes', {})).status).toBe(201);
+        expect(await planned()).toBeNull();
+        expect((await trial.call('DELETE', '/api/demo')).status).toBe(204);
+        expect((await trial.post('/api/demo?plan=yes', {})).status).toBe(201);
+        for (let i = 0; i < 300 && (await planned()) === null; i++) await after(200);
+        const { plan, ask } = await planned();
+        expect([ask.coatPlaceId, ask.machines.length, plan.items.length > 100]).toEqual(['booth', 5, true]);
+        const { rows } = await trial.db.query<{ n: string }>('select count(*) as n from plan');
+        expect(rows[0]!.n).toBe('1');
+      } finally {
+        await trial.close();
+      }
+    },
+  );
   it('a shop begun after it breathes its own air, though its places are called the same', async () => {
     const trial = await startTestApp({ shop: null });
     try {
