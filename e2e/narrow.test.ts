@@ -62,6 +62,9 @@ describe('Back, on a phone', () => {
     await page.goBack();
     await page.getByRole('heading', { name: 'Ledger', level: 1 }).waitFor();
     expect([at(), await dialog.count()]).toEqual(['/ledger', 0]);
+    await page.goForward();
+    await page.getByRole('heading', { name: 'Cylinder block' }).waitFor();
+    expect(await dialog.count()).toBe(0);
   });
 });
 

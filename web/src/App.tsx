@@ -7,6 +7,7 @@ import { Notices } from './shell/Notices.tsx';
 import { SCREENS } from './screens.ts';
 import { Rail } from './shell/Rail.tsx';
 import { ScreenGuard } from './shell/ScreenGuard.tsx';
+import { useBackCloses } from './shell/backCloses.ts';
 import { useKeys } from './shell/keys.ts';
 import { useDialogs } from './state/dialogs.ts';
 import { usePrefs } from './state/prefs.ts';
@@ -39,6 +40,7 @@ export function App() {
 function Shop() {
   useLive();
   useKeys();
+  useBackCloses();
   const isAsked = useWho((s) => s.answer !== null);
   const isTiming = useTimer((s) => s.running !== null);
   const shop = useShop();

@@ -5,7 +5,6 @@ import { BrowserRouter } from 'react-router';
 import { App } from './App.tsx';
 import { Refused, SignedOut, WorkingOut } from './api/client.ts';
 import { preloadScreen } from './screens.ts';
-import { backCloses } from './shell/backCloses.ts';
 import './main.css';
 
 const client = new QueryClient({
@@ -25,7 +24,6 @@ const client = new QueryClient({
 
 // While the door is asked, the screen comes too.
 preloadScreen(location.pathname);
-backCloses();
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <QueryClientProvider client={client}>

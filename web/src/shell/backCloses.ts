@@ -1,46 +1,56 @@
+import { useEffect, useRef } from 'react';
+import { NavigationType, useLocation, useNavigationType } from 'react-router';
 import { useDialogs } from '../state/dialogs.ts';
 
-interface Marked {
-  readonly isUnderDialog?: true;
+/** What stands in an entry of the browser's history: the router's count, and whether a dialog lies over the screen. */
+interface Entry {
+  readonly idx?: number;
+  readonly isUnderDialog?: boolean;
 }
-const isMarked = (): boolean => (history.state as Marked | null)?.isUnderDialog === true;
+const entry = (): Entry => (history.state as Entry | null) ?? {};
 const isOpen = (): boolean => useDialogs.getState().open !== null;
-const mark = (): void => history.pushState({ ...(history.state as object | null), isUnderDialog: true }, '');
 
 /**
  * Back closes the dialog that is open and leaves the screen under it: on a phone that is how a hand closes what lies over a page. A
- * dialog has an entry of its own in the browser's history, of the same address, as long as it is open. Called once, before the page
- * is drawn; gives back how to end it.
+ * dialog has an entry of its own in the history, of the address it was opened at. Closed by other means it leaves that behind (taking
+ * it away takes the browser a moment, in which a hand may have gone on); whoever comes across it later is taken past it.
  */
-export function backCloses(): () => void {
-  // Loaded again on such an entry: nothing is open.
-  if (isMarked()) history.replaceState({ ...(history.state as object), isUnderDialog: undefined }, '');
-  // The browser takes its time to go back: a dialog that opens meanwhile is not the one that was closed.
-  let isLeaving = false;
-  const leave = (): void => {
-    isLeaving = true;
-    history.back();
-  };
-  const end = useDialogs.subscribe((now, before) => {
-    if (now.open !== null && !isMarked() && !isLeaving) mark();
-    // Closed by other means its entry goes too; but what closed it may lead on to another screen at once.
-    if (now.open === null && before.open !== null)
-      setTimeout(() => {
-        if (!isOpen() && isMarked() && !isLeaving) leave();
-      }, 0);
-  });
-  const onBack = (): void => {
-    const wasLeaving = isLeaving;
-    isLeaving = false;
-    if (wasLeaving && !isMarked()) {
-      if (isOpen()) mark();
-    } else if (!isMarked()) useDialogs.getState().show(null);
-    // Come back from a screen that was gone on to out of a dialog, or forward to one that was closed.
-    else if (!isOpen()) leave();
-  };
-  addEventListener('popstate', onBack);
-  return () => {
-    end();
-    removeEventListener('popstate', onBack);
-  };
+export function useBackCloses(): void {
+  const here = useRef<Entry>({});
+  const location = useLocation();
+  const type = useNavigationType();
+  useEffect(() => {
+    // Gone back or forward it is seen below, where it is still known from what.
+    if (type !== NavigationType.Pop) here.current = entry();
+  }, [location, type]);
+  useEffect(() => {
+    here.current = entry();
+    const end = useDialogs.subscribe(({ open }) => {
+      if (open === null || entry().isUnderDialog === true) return;
+      history.pushState({ ...entry(), isUnderDialog: true }, '');
+      here.current = entry();
+    });
+    // Taken past a dialog's entry it is where it was to go.
+    let isPassing = false;
+    const pass = (steps: 1 | -1): void => {
+      isPassing = true;
+      history.go(steps);
+    };
+    const onMove = (): void => {
+      const from = here.current;
+      const to = entry();
+      here.current = to;
+      const wasPassing = isPassing;
+      isPassing = false;
+      if (to.isUnderDialog === true) {
+        if (!isOpen()) pass((from.idx ?? 0) > (to.idx ?? 0) ? -1 : 1);
+      } else if (isOpen()) useDialogs.getState().show(null);
+      else if (!wasPassing && from.isUnderDialog === true && from.idx === to.idx) pass(-1);
+    };
+    addEventListener('popstate', onMove);
+    return () => {
+      end();
+      removeEventListener('popstate', onMove);
+    };
+  }, []);
 }
