@@ -3,6 +3,7 @@ import type { Page } from 'playwright-core';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
 import { invite } from '../server/src/door/invites.ts';
+import { isWhole } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -102,7 +103,7 @@ describe('a shop with a door', () => {
     const dialog = tablet.getByRole('dialog');
     await dialog.getByRole('radio', { name: 'Tom' }).click();
     await dialog.getByLabel('Pin').fill('246802');
-    expect(await violations(tablet)).toEqual([]);
+    if (isWhole) expect(await violations(tablet)).toEqual([]);
     await dialog.getByRole('button', { name: 'Sign the next entry' }).click();
     await tablet.getByRole('button', { name: 'Next entry is signed' }).waitFor();
     await logHereOn(tablet);
@@ -119,7 +120,7 @@ describe('a shop with a door', () => {
     await form.getByRole('list', { name: 'What is signed' }).waitFor();
     await form.getByLabel('What you say of it').fill('seen on the trestles, even');
     await form.getByLabel('Your phrase').fill('not my phrase');
-    expect(await violations(inspector)).toEqual([]);
+    if (isWhole) expect(await violations(inspector)).toEqual([]);
     await form.getByRole('button', { name: 'Sign off' }).click();
     await form.getByText(/do not belong together/).waitFor();
     await form.getByLabel('Your phrase').fill(PHRASE);
