@@ -1,4 +1,4 @@
-import { describe, expect, it } from '@jest/globals';
+import { describe, expect } from '@jest/globals';
 import { brokenHere } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
 import { bringUsual, lookAt, USUAL } from './usual.ts';
@@ -26,25 +26,28 @@ describe('the page to look at', () => {
 });
 
 describe('answers are not lost', () => {
-  it('stand when the page is left and come back to; kept, they are on record; another’s are not run over unseen', async () => {
-    const part = USUAL[1]!;
-    const page = await stage.desk();
-    await open(stage, page, `/parts/${part.partId}/route`);
-    await lookAt(page, part, (w) => w.click());
-    await page.goto(page.url().replace('/route', ''));
-    await page.getByRole('heading', { name: part.name }).waitFor();
-    await page.goBack();
-    await page.getByText('These answers are on this device only.').waitFor();
-    await page.getByText('Bracket, fabricated').waitFor();
-    // Somebody else surveys it meanwhile.
-    const other = await stage.desk();
-    await open(stage, other, `/parts/${part.partId}/route`);
-    await other.getByRole('radio', { name: 'frame or plate', exact: true }).click();
-    await other.getByRole('button', { name: 'Keep the survey' }).click();
-    await other.getByText('Survey kept').waitFor();
-    await page.getByText(/Somebody stored another survey/).waitFor();
-    await page.getByRole('button', { name: 'Take theirs' }).click();
-    await page.getByText('Frame or plate').waitFor();
-    await page.getByText(/on this device only/).waitFor({ state: 'detached' });
-  });
+  itInCi(
+    'stand when the page is left and come back to; kept, they are on record; another’s are not run over unseen',
+    async () => {
+      const part = USUAL[1]!;
+      const page = await stage.desk();
+      await open(stage, page, `/parts/${part.partId}/route`);
+      await lookAt(page, part, (w) => w.click());
+      await page.goto(page.url().replace('/route', ''));
+      await page.getByRole('heading', { name: part.name }).waitFor();
+      await page.goBack();
+      await page.getByText('These answers are on this device only.').waitFor();
+      await page.getByText('Bracket, fabricated').waitFor();
+      // Somebody else surveys it meanwhile.
+      const other = await stage.desk();
+      await open(stage, other, `/parts/${part.partId}/route`);
+      await other.getByRole('radio', { name: 'frame or plate', exact: true }).click();
+      await other.getByRole('button', { name: 'Keep the survey' }).click();
+      await other.getByText('Survey kept').waitFor();
+      await page.getByText(/Somebody stored another survey/).waitFor();
+      await page.getByRole('button', { name: 'Take theirs' }).click();
+      await page.getByText('Frame or plate').waitFor();
+      await page.getByText(/on this device only/).waitFor({ state: 'detached' });
+    },
+  );
 });

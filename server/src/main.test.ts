@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { program } from './test/program.ts';
 import { freshDatabase } from './test/databases.ts';
 import { factInput, smallShop } from './test/testApp.ts';
+import { itInCi } from './test/inCi.ts';
 
 const ROOT = join(import.meta.dirname, '..', '..');
 let url: string;
@@ -48,6 +49,10 @@ beforeAll(async () => {
   url = fresh.url;
   ownerUrl = fresh.ownerUrl;
   drop = fresh.drop;
+  const first = await start();
+  expect((await send(first.base, '/api/import/shop?shift=now', smallShop())).status).toBe(201);
+  first.child.kill('SIGTERM');
+  expect(await first.exit).toBe(0);
 });
 afterAll(async () => {
   for (const child of running) child.kill('SIGKILL');
@@ -62,30 +67,35 @@ const send = (base: string, path: string, body: unknown) =>
   });
 
 describe('the program', () => {
-  it('killed between two touches leaves nothing half-written, and the same touch sent again is stored once', async () => {
-    const first = await start();
-    expect((await send(first.base, '/api/import/shop?shift=now', smallShop())).status).toBe(201);
-    const now = new Date().toISOString();
-    const facts = Array.from({ length: 300 }, (_, i) =>
-      factInput('noted', 'pump.cylinder-block', 0, { text: `line ${i}` }, { happenedAt: now }),
-    );
-    const lost = send(first.base, '/api/facts', { facts }).catch(() => null);
-    await new Promise((done) => setTimeout(done, 60));
-    first.child.kill('SIGKILL');
-    await first.exit;
-    await lost;
+  itInCi(
+    'killed between two touches leaves nothing half-written, and the same touch sent again is stored once',
+    async () => {
+      const first = await start();
+      const now = new Date().toISOString();
+      const facts = Array.from({ length: 300 }, (_, i) =>
+        factInput('noted', 'pump.cylinder-block', 0, { text: `line ${i}` }, { happenedAt: now }),
+      );
+      const lost = send(first.base, '/api/facts', { facts }).catch(() => null);
+      await new Promise((done) => setTimeout(done, 60));
+      first.child.kill('SIGKILL');
+      await first.exit;
+      await lost;
 
-    const second = await start();
-    const part = (await (await fetch(`${second.base}/api/parts/pump.cylinder-block`)).json()) as {
-      facts: { kind: string }[];
-    };
-    expect([0, 300]).toContain(part.facts.filter((f) => f.kind === 'noted').length);
-    expect([200, 201]).toContain((await send(second.base, '/api/facts', { facts })).status);
-    const after = (await (await fetch(`${second.base}/api/parts/pump.cylinder-block`)).json()) as typeof part;
-    expect(after.facts.filter((f) => f.kind === 'noted').length).toBe(300);
-    second.child.kill('SIGTERM');
-    expect(await second.exit).toBe(0);
-  }, 60_000);
+      const second = await start();
+      const part = (await (await fetch(`${second.base}/api/parts/pump.cylinder-block`)).json()) as {
+        facts: { kind: string }[];
+      };
+      expect([0, 300]).toContain(part.facts.filter((f) => f.kind === 'noted').length);
+      expect([200, 201]).toContain((await send(second.base, '/api/facts', { facts })).status);
+      const after = (await (
+        await fetch(`${second.base}/api/parts/pump.cylinder-block`)
+      ).json()) as typeof part;
+      expect(after.facts.filter((f) => f.kind === 'noted').length).toBe(300);
+      second.child.kill('SIGTERM');
+      expect(await second.exit).toBe(0);
+    },
+    60_000,
+  );
   it('is not opened to others’ machines before it has an owner; bin/owner’s program makes one, and then everyone signs in', async () => {
     await expect(start({ HOST: '0.0.0.0' })).rejects.toThrow(/no owner yet.*bin\/owner/);
     const owner = async (name: string): Promise<string> => {
