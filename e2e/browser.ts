@@ -155,7 +155,9 @@ export async function go(page: Page, path: string): Promise<void> {
 /** Opens a path and waits until it shows what the server said; from another screen of the page, as a touch on a link does. */
 export async function open(stage: Stage, page: Page, path: string): Promise<void> {
   const at = page.url();
-  if (at.startsWith(stage.app.base) && new URL(at).pathname !== path.split('?')[0]) return go(page, path);
+  // What is not the page (an answer of the API) leads nowhere, and another question at the same address is asked anew.
+  const stands = at.startsWith(stage.app.base) && !at.startsWith(`${stage.app.base}/api/`);
+  if (stands && new URL(at).pathname !== path.split('?')[0]) return go(page, path);
   await page.goto(stage.app.base + path);
   await page.locator('h1').first().waitFor();
 }
