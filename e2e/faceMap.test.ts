@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -63,7 +64,7 @@ describe('what mends a fault', () => {
 });
 
 describe('levelling', () => {
-  it('says stop at a thin edge though it still shows', async () => {
+  itInCi('says stop at a thin edge though it still shows', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/quarry.dome-cover/inspect');
     const panel = page.locator('section[aria-label="Levelling"]');
@@ -80,7 +81,7 @@ describe('levelling', () => {
 });
 
 describe('a cut through the film', () => {
-  it('says which layer lets go, and is kept', async () => {
+  itInCi('says which layer lets go, and is kept', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/van.cross-member-front/inspect');
     const cards = page.locator('section[aria-label="Short tests"]');
@@ -91,7 +92,7 @@ describe('a cut through the film', () => {
 });
 
 describe('before and after', () => {
-  it('are laid one over the other by two points, and stay so for everyone', async () => {
+  itInCi('are laid one over the other by two points, and stay so for everyone', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/quarry.saddle-tank/inspect');
     await page.getByRole('button', { name: /lay one over the other/ }).click();

@@ -120,7 +120,7 @@ describe('a short test', () => {
 });
 
 describe('levelling', () => {
-  it('says how many are to go, and when to stop', async () => {
+  itInCi('says how many are to go, and when to stop', async () => {
     const page = await stage.desk();
     await open(stage, page, '/parts/quarry.dome-cover/inspect');
     const panel = page.locator('section[aria-label="Levelling"]');
@@ -190,24 +190,27 @@ describe('a picture', () => {
     await pictures.getByText(/rust \d+\.\d %, Ri [45]/).waitFor();
   });
 
-  it('is taken from a file, waits on the device while the server is away, and is there afterwards', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/parts/van.battery-tray/inspect');
-    const pictures = page.locator('section[aria-label="Pictures"]');
-    await page.getByText('Nothing is open on this part').waitFor();
-    await page.context().setOffline(true);
-    const file = 'demo/scenario/pictures/tank-after.jpg';
-    await pictures.locator('input[type=file]').setInputFiles(file);
-    await page.getByText('waits here and is sent again').first().waitFor();
-    await page.context().setOffline(false);
-    await pictures.locator('li img').first().waitFor({ timeout: 30_000 });
-    expect(
-      await pictures
-        .locator('li img')
-        .first()
-        .evaluate((i: HTMLImageElement) => i.decode().then(() => i.naturalWidth)),
-    ).toBeGreaterThan(0);
-  });
+  itInCi(
+    'is taken from a file, waits on the device while the server is away, and is there afterwards',
+    async () => {
+      const page = await stage.desk();
+      await open(stage, page, '/parts/van.battery-tray/inspect');
+      const pictures = page.locator('section[aria-label="Pictures"]');
+      await page.getByText('Nothing is open on this part').waitFor();
+      await page.context().setOffline(true);
+      const file = 'demo/scenario/pictures/tank-after.jpg';
+      await pictures.locator('input[type=file]').setInputFiles(file);
+      await page.getByText('waits here and is sent again').first().waitFor();
+      await page.context().setOffline(false);
+      await pictures.locator('li img').first().waitFor({ timeout: 30_000 });
+      expect(
+        await pictures
+          .locator('li img')
+          .first()
+          .evaluate((i: HTMLImageElement) => i.decode().then(() => i.naturalWidth)),
+      ).toBeGreaterThan(0);
+    },
+  );
 
   itInCi('that is none is refused at the field, and nothing is lost', async () => {
     const page = await stage.desk();

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
+import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
 
@@ -41,7 +42,7 @@ describe('the record along time', () => {
 });
 
 describe('recall', () => {
-  it('names every part that carries a batch, however it is typed', async () => {
+  itInCi('names every part that carries a batch, however it is typed', async () => {
     const page = await stage.desk();
     await open(stage, page, '/ledger?view=recall');
     await page.getByLabel('Batch').fill('lot b-4');
@@ -84,7 +85,7 @@ describe('hours', () => {
     await page.getByRole('region', { name: 'Jobs' }).getByText('flatting, polishing, baking').waitFor();
     expect(await violations(page)).toEqual([]);
   });
-  it('a clock that was forgotten asks how long it was', async () => {
+  itInCi('a clock that was forgotten asks how long it was', async () => {
     const page = await stage.desk();
     await page.addInitScript(() => {
       localStorage['calvetta-timer'] ??= JSON.stringify({
@@ -118,25 +119,28 @@ describe('hours', () => {
 });
 
 describe('whether the record is whole', () => {
-  it('is worked out, with an end that was written down, and a wrong end is said to be missing', async () => {
-    const page = await stage.desk();
-    await open(stage, page, '/ledger?view=whole');
-    await page.getByRole('button', { name: 'Work it out' }).click();
-    const said = page.getByRole('status').filter({ hasText: 'links' });
-    await said.getByText('Whole').waitFor();
-    const end = (await said.locator('.figure').last().textContent())!;
-    await page.getByLabel('An end that you wrote down').fill(end);
-    await page.getByRole('button', { name: 'Work it out' }).click();
-    await said.getByText(/Your end is link \d+/).waitFor();
-    await page.getByLabel('An end that you wrote down').fill('0123456789abcdef0123456789abcdef');
-    await page.getByRole('button', { name: 'Work it out' }).click();
-    await said.getByText('Not whole').waitFor();
-    expect(await violations(page)).toEqual([]);
-    await page.getByLabel('An end that you wrote down').fill('abc');
-    await page.getByRole('button', { name: 'Work it out' }).click();
-    await page
-      .getByText(/32 or 64 of 0…9/)
-      .last()
-      .waitFor();
-  });
+  itInCi(
+    'is worked out, with an end that was written down, and a wrong end is said to be missing',
+    async () => {
+      const page = await stage.desk();
+      await open(stage, page, '/ledger?view=whole');
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      const said = page.getByRole('status').filter({ hasText: 'links' });
+      await said.getByText('Whole').waitFor();
+      const end = (await said.locator('.figure').last().textContent())!;
+      await page.getByLabel('An end that you wrote down').fill(end);
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      await said.getByText(/Your end is link \d+/).waitFor();
+      await page.getByLabel('An end that you wrote down').fill('0123456789abcdef0123456789abcdef');
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      await said.getByText('Not whole').waitFor();
+      expect(await violations(page)).toEqual([]);
+      await page.getByLabel('An end that you wrote down').fill('abc');
+      await page.getByRole('button', { name: 'Work it out' }).click();
+      await page
+        .getByText(/32 or 64 of 0…9/)
+        .last()
+        .waitFor();
+    },
+  );
 });
