@@ -33,6 +33,19 @@ describe('narrow screens', () => {
   }, 120_000);
 });
 
+describe('a form, on a phone', () => {
+  it('opens at its top, though the button to press has the focus: name and cautions come first', async () => {
+    const page = await stage.phone();
+    await open(stage, page, '/');
+    await page.getByRole('button', { name: 'Coat now' }).first().tap();
+    const dialog = page.getByRole('dialog');
+    await dialog.getByRole('button', { name: 'Coated: log it' }).waitFor();
+    // It is longer than the phone is high.
+    expect(await dialog.evaluate((d) => d.scrollHeight > d.clientHeight)).toBe(true);
+    expect(await dialog.evaluate((d) => d.scrollTop)).toBe(0);
+  });
+});
+
 describe('Back, on a phone', () => {
   it('closes what lies over the page and leaves the page; and then goes where one came from', async () => {
     const page = await stage.phone();

@@ -12,7 +12,7 @@ const [GALA_WEEKS, WEEKS] = [15, 17];
 /** So many plans are tried. */
 const TRIES = 3;
 
-/** The same thread, from the sources as from what was built of them. */
+/** Its file beside this one: of the sources where they run, of the build where that does. */
 const WORKER = new URL(`./demoPlan.worker${extname(import.meta.url)}`, import.meta.url);
 
 export interface DemoPlanner {
