@@ -5,7 +5,8 @@ import type { ReactNode } from 'react';
  * name and the cautions. A form is begun at its top.
  */
 const fromTheTop = (foot: HTMLElement | null): void => {
-  if (foot?.contains(document.activeElement)) foot.closest('[role="dialog"]')?.scrollTo(0, 0);
+  const panel = foot?.closest('[role="dialog"]');
+  if (panel && foot?.contains(document.activeElement)) panel.scrollTop = 0;
 };
 
 /** What a panel's buttons stand on: always in sight, however long the form above. */
