@@ -1,8 +1,6 @@
-import { jsc } from './scripts/tests/transform.mjs';
-
 /**
- * What needs no page runs in plain Node, where files share what they import: modules are read, and made quick, once a worker and not once
- * a file. Workspaces resolve to their sources (`--conditions`, see bin/lib.sh).
+ * All run in plain Node, where files share what they import: modules are read, and made quick, once a worker and not once a file. What
+ * needs a page gets one there. Workspaces resolve to their sources (`--conditions`, see bin/lib.sh).
  */
 const node = {
   runner: 'jest-light-runner/child-process',
@@ -15,13 +13,10 @@ export default {
     { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/src/**/*.test.ts'] },
     { ...node, displayName: 'server', testMatch: ['<rootDir>/{server/src,demo}/**/*.test.ts'] },
     {
+      ...node,
       displayName: 'web',
-      testEnvironment: 'jsdom',
       testMatch: ['<rootDir>/web/src/**/*.test.{ts,tsx}'],
-      testEnvironmentOptions: { customExportConditions: ['@calvetta/source', 'browser'] },
-      setupFiles: ['<rootDir>/web/src/test/setup.mjs'],
-      extensionsToTreatAsEsm: ['.ts', '.tsx'],
-      transform: { '^.+\\.tsx?$': ['@swc/jest', { jsc, module: { type: 'es6' } }] },
+      setupFiles: ['<rootDir>/scripts/tests/pageWorker.mjs'],
     },
     { ...node, displayName: 'e2e', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
   ],

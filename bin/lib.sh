@@ -52,9 +52,9 @@ need_npm_packages() {
   cp "$root/package-lock.json" "$stamp"
 }
 
-# run_jest ARGUMENTS: those in plain Node read TypeScript by scripts/tests/register.mjs, those on a page by Jest's own modules.
+# run_jest ARGUMENTS: TypeScript is read as it stands by scripts/tests/register.mjs.
 run_jest() {
-  NODE_OPTIONS="--import ./scripts/tests/register.mjs --conditions=@calvetta/source --experimental-vm-modules" NODE_NO_WARNINGS=1 \
+  NODE_OPTIONS="--import ./scripts/tests/register.mjs --conditions=@calvetta/source" NODE_NO_WARNINGS=1 \
     node node_modules/jest/bin/jest.js --ci --maxWorkers=2 "$@"
 }
 
