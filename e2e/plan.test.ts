@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { violations } from './accessible.ts';
 import { open, storyStage } from './browser.ts';
-import { blocks, keptPlan, makePlan } from './plans.ts';
+import { blocks, keptPlan, makePlan, openAsked } from './plans.ts';
 import { itInCi } from '../server/src/test/inCi.ts';
 
 const stage = storyStage();
@@ -76,31 +76,57 @@ describe('plan a machine to a date, move work, lose an evening, keep it', () => 
     await blocks(page).first().waitFor();
     await page.getByText(/^Kept /).waitFor();
     expect(await page.getByText('does not hold').count()).toBe(0);
+    expect(await page.getByRole('button', { name: 'Keep this plan' }).count()).toBe(0);
   }, 240_000);
 
+  it('somebody else keeps one meanwhile: said, theirs holds, and what is asked here stays', async () => {
+    const page = await stage.desk();
+    await open(stage, page, '/plan');
+    await blocks(page).first().waitFor();
+    await openAsked(page);
+    await page.getByLabel('Quarry tank No. 4 is due').fill('2026-06-20');
+    const holds = (await keptPlan(stage))!;
+    const theirs = {
+      planId: 'a0000000-0000-4000-8000-000000000001',
+      version: holds.version,
+      personId: 'ruth',
+      ask: holds.ask,
+      plan: { ...holds.plan, items: holds.plan.items.slice(0, 5) },
+    };
+    expect((await stage.app.post('/api/plan', theirs)).status).toBe(201);
+    const told = page.getByText(/^Ruth kept another plan/);
+    await told.waitFor();
+    expect(await page.getByLabel('Quarry tank No. 4 is due').inputValue()).toBe('2026-06-20');
+    // Looked at, it stands here too.
+    await page.getByRole('button', { name: 'Drop this, see theirs' }).click();
+    await told.waitFor({ state: 'detached' });
+    await page.getByText(/^Kept /).waitFor();
+    await openAsked(page);
+    expect(await page.getByLabel('Quarry tank No. 4 is due').inputValue()).toBe('2026-05-23');
+  });
+
   itInCi(
-    'somebody else kept one meanwhile: said, and theirs holds',
+    'a page that did not hear of theirs is told at its own touch, and may keep its own in its place',
     async () => {
       const page = await stage.desk();
+      // Cut off from what happens elsewhere.
+      await page.route('**/api/live**', (r) => r.abort());
       await open(stage, page, '/plan');
       await blocks(page).first().waitFor();
+      await openAsked(page);
+      await page.getByLabel('Quarry tank No. 4 is due').fill('2026-06-20');
       await page.getByRole('button', { name: 'Make it again' }).click();
-      await page.getByRole('button', { name: 'Stop at this one' }).waitFor();
       await page.getByText(/plans? tried so far/).waitFor();
       await page.getByRole('button', { name: 'Stop at this one' }).click();
-      const holds = (await keptPlan(stage))!;
-      const theirs = {
-        planId: 'a0000000-0000-4000-8000-000000000001',
-        version: holds.version,
-        personId: 'ruth',
-        ask: holds.ask,
-        plan: { ...holds.plan, items: holds.plan.items.slice(0, 5) },
-      };
-      // The page hears of it and shows theirs; a page that had not heard is told at its own touch.
-      await page.route('**/api/live**', (r) => r.abort());
-      expect((await stage.app.post('/api/plan', theirs)).status).toBe(201);
-      await page.getByText(/^Kept /).waitFor();
-      expect((await keptPlan(stage))!.personId).toBe('ruth');
+      const { version, ask, plan } = (await keptPlan(stage))!;
+      const planId = 'a0000000-0000-4000-8000-000000000002';
+      const sent = { planId, version, personId: 'ruth', ask, plan };
+      expect((await stage.app.post('/api/plan', sent)).status).toBe(201);
+      await page.getByRole('button', { name: 'Keep this plan' }).click();
+      await page.getByText(/^Somebody kept another plan meanwhile/).waitFor();
+      await page.getByRole('button', { name: 'Keep this one in its place' }).click();
+      await page.getByText('The plan is kept').waitFor();
+      expect(await keptPlan(stage)).toMatchObject({ version: version + 2, personId: 'ines' });
     },
     120_000,
   );

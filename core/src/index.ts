@@ -5,6 +5,7 @@ export type { Failure } from './base/failure.ts';
 export { type Random, seededRandom, normal } from './base/random.ts';
 export { FORECAST_REACH_MS, HOUR_MS, DAY_MS, type Span } from './base/time.ts';
 export { recent } from './base/recent.ts';
+export { canonicalJson } from './base/canonical.ts';
 export { instantFrom, isTime, type WrittenTime } from './base/instant.ts';
 export { dayAfter, instantOf, instantsOf, offsetByHourMs } from './base/zone.ts';
 export { pointersIn, type Ref, type Shape as DataShape } from './base/shape.ts';

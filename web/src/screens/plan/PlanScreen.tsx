@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { dayAfter, newestSheet, type PlanAsk, type PlanView } from '@calvetta/core';
+import { canonicalJson, dayAfter, newestSheet, type PlanAsk, type PlanView } from '@calvetta/core';
 import type { StoredPlan } from '@calvetta/contract';
 import { useMachines, usePeople, usePlaces, usePlan, useSheets, useShop } from '../../api/queries.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -23,6 +23,7 @@ import { ProductForm } from './ProductForm.tsx';
 import { SessionPanel } from './SessionPanel.tsx';
 import type { Since } from './planner.ts';
 import type { Making } from './usePlanner.ts';
+import { useHeldPlan, type HeldPlan } from './useHeldPlan.ts';
 import { usePlanning } from './usePlanning.ts';
 import { WorkPanel } from './WorkPanel.tsx';
 
@@ -58,10 +59,9 @@ export default function PlanScreen() {
   if (inUse.length === 0) return <NoPlan {...NO_MACHINE} />;
   if (shop.data.attendance.weekly.length === 0) return <NoPlan {...NO_SESSION} />;
   return (
-    <Planning
-      key={stored.data.plan?.planId ?? 'none'}
+    <Standing
       stored={stored.data.plan}
-      first={stored.data.plan?.ask ?? defaultAsk(inUse, places, people)}
+      first={defaultAsk(inUse, places, people)}
       machines={inUse}
       places={places}
       zone={shop.data.zone}
@@ -70,8 +70,9 @@ export default function PlanScreen() {
   );
 }
 
-interface PlanningProps {
+interface StandingProps {
   readonly stored: StoredPlan | null;
+  /** What is asked where no plan is kept. */
   readonly first: PlanAsk;
   readonly machines: Parameters<typeof AskForm>[0]['machines'];
   readonly places: Parameters<typeof AskForm>[0]['places'];
@@ -79,9 +80,15 @@ interface PlanningProps {
   readonly nowMs: number;
 }
 
-function Planning(props: PlanningProps) {
-  const { stored, zone, nowMs } = props;
-  const p = usePlanning(stored, props.first);
+function Standing(props: StandingProps) {
+  const held = useHeldPlan(props.stored);
+  const { stored } = held;
+  return <Planning key={stored?.planId ?? 'none'} {...props} {...held} first={stored?.ask ?? props.first} />;
+}
+
+function Planning(props: StandingProps & HeldPlan) {
+  const { stored, other, zone, nowMs } = props;
+  const p = usePlanning(props, props.first);
   const { view, making, trial } = p;
   const isMaking = making !== null && !making.isDone;
   return (
@@ -91,8 +98,9 @@ function Planning(props: PlanningProps) {
         <p role="status" className="min-w-[180px] flex-1 text-[13px] text-quiet">
           {statusWords(p, stored, nowMs, zone)}
         </p>
-        <Acts planning={p} stored={stored} isMaking={isMaking} />
+        <Acts planning={p} stored={stored} other={other} isMaking={isMaking} />
       </div>
+      {other ? <Other plan={other} nowMs={nowMs} zone={zone} onSee={props.onSeeOther} /> : null}
       <Done view={view} />
       {p.isAsking ? (
         <section className="border border-line bg-panel p-3 print:hidden" aria-label="What is asked">
@@ -144,15 +152,20 @@ type Planned = ReturnType<typeof usePlanning>;
 function Acts({
   planning: p,
   stored,
+  other,
   isMaking,
 }: {
   readonly planning: Planned;
   readonly stored: StoredPlan | null;
+  readonly other: StoredPlan | null;
   readonly isMaking: boolean;
 }) {
   const { view } = p;
+  // A date asked for otherwise is another plan, though the work stands where it stood.
   const isKept =
-    stored !== null && view !== null && JSON.stringify(view.plan.items) === JSON.stringify(stored.plan.items);
+    stored !== null &&
+    view !== null &&
+    canonicalJson([view.ask, view.plan.items]) === canonicalJson([stored.ask, stored.plan.items]);
   const mayKeep = view !== null && !isMaking && !p.trial && !isKept && view.breaches.length === 0;
   return (
     <div className="ml-auto flex flex-wrap gap-2">
@@ -175,7 +188,7 @@ function Acts({
       </Button>
       {mayKeep ? (
         <Button look="main" disabled={p.isKeeping} onClick={() => p.keep(view)}>
-          Keep this plan
+          {other ? 'Keep this one in its place' : 'Keep this plan'}
         </Button>
       ) : null}
       {stored ? (
@@ -187,6 +200,30 @@ function Acts({
           For a calendar
         </a>
       ) : null}
+    </div>
+  );
+}
+
+/** Kept elsewhere while somebody works on a plan here: theirs holds, and one's own stays in one's hands. */
+function Other({
+  plan,
+  nowMs,
+  zone,
+  onSee,
+}: {
+  readonly plan: StoredPlan;
+  readonly nowMs: number;
+  readonly zone: string;
+  readonly onSee: () => void;
+}) {
+  const who = usePeople().find((p) => p.personId === plan.personId)?.name ?? 'Somebody';
+  return (
+    <div role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-warn bg-panel p-2">
+      <p className="min-w-[220px] flex-1">
+        {who} kept another plan {moment(plan.madeAtMs, nowMs, zone)}. That one holds; what you have here is
+        not kept.
+      </p>
+      <Button onClick={onSee}>Drop this, see theirs</Button>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import type { PlanAsk, PlanView, SnapshotSource } from '@calvetta/core';
-import type { StoredPlan } from '@calvetta/contract';
 import { getSource } from '../../api/client.ts';
+import type { HeldPlan } from './useHeldPlan.ts';
 import { useKeepPlan } from './useKeepPlan.ts';
 import { usePlanner } from './usePlanner.ts';
 
@@ -35,7 +35,7 @@ function useSource() {
 }
 
 /** What is asked, what was made of it, and what a person does with it. */
-export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
+export function usePlanning({ stored, other, onOwn, onKept }: HeldPlan, first: PlanAsk) {
   const planner = usePlanner();
   const { view } = planner;
   const [ask, setAsk] = useState(first);
@@ -47,7 +47,7 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
   const { source, isAway, setAway, withSource } = useSource();
   // Who asks for a plan at once does not wait for the kept one to be read, nor has it come in between.
   const hasAsked = useRef(false);
-  const kept = useKeepPlan(stored);
+  const kept = useKeepPlan(other ?? stored, onKept);
   const { read } = planner;
   useEffect(() => {
     if (!stored) return;
@@ -60,6 +60,7 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
   }, [stored, read, source, setAway]);
   const make = (asked: PlanAsk): void => {
     hasAsked.current = true;
+    onOwn();
     setAsk(asked);
     setAsking(false);
     withSource((s) => planner.make(s, asked, view?.plan ?? null));
@@ -69,7 +70,10 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
     ...planner,
     make,
     ask,
-    setAsk,
+    setAsk: (asked: PlanAsk): void => {
+      onOwn();
+      setAsk(asked);
+    },
     isAsking,
     setAsking,
     trial,
@@ -95,6 +99,7 @@ export function usePlanning(stored: StoredPlan | null, first: PlanAsk) {
     move: (opId: string, sessionMs: number, fromMs?: number): void => {
       setChosen(opId);
       setPicked(null);
+      onOwn();
       if (view && source.current)
         planner.pin(source.current, view, { opId, sessionMs, ...(fromMs === undefined ? {} : { fromMs }) });
     },
