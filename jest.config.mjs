@@ -11,13 +11,13 @@ const node = {
 export default {
   projects: [
     { ...node, displayName: 'core', testMatch: ['<rootDir>/{core,contract}/src/**/*.test.ts'] },
-    { ...node, displayName: 'server', testMatch: ['<rootDir>/{server/src,demo}/**/*.test.ts'] },
+    // Stories too: they stand on the server's modules, which are read once for both.
+    { ...node, displayName: 'server', testMatch: ['<rootDir>/{server/src,demo,e2e}/**/*.test.ts'] },
     {
       ...node,
       displayName: 'web',
       testMatch: ['<rootDir>/web/src/**/*.test.{ts,tsx}'],
       setupFiles: ['<rootDir>/scripts/tests/pageWorker.mjs'],
     },
-    { ...node, displayName: 'e2e', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
   ],
 };

@@ -28,7 +28,7 @@ function heldBy(personId: string): void {
 
 let started: Promise<Browser> | null = null;
 let standing = 0;
-const LEFT_MS = 5000;
+const LEFT_MS = 60_000;
 /** One browser for all the stories of this process: pages of one story see nothing of another's. It goes when no stage stands any more. */
 function theBrowser(): Promise<Browser> {
   standing++;
