@@ -22,7 +22,7 @@ function keyTo(control: Element): string | null {
 const byKeys =
   (page: Page): Touch =>
   async (what) => {
-    const control = (await what.elementHandle())!;
+    const control = await what.elementHandle();
     let pressed = 0;
     for (let key = await control.evaluate(keyTo); key !== null; key = await control.evaluate(keyTo)) {
       expect(++pressed).toBeLessThanOrEqual(60);
