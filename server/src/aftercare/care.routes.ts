@@ -16,7 +16,7 @@ export function careRoutes(deps: Deps): Router {
     const { name, workshopId, zone } = snapshot.shop.workshop;
     const calendar = ical({
       name: `${name}: aftercare`,
-      prodId: '-//Calvetta//Aftercare//EN',
+      prodId: '//Calvetta//Aftercare//EN',
       timezone: zone,
     });
     for (const e of eventsOf(careView(snapshot)))

@@ -88,9 +88,9 @@ describe('a decision that comes back', () => {
 
 it('as a calendar: read by another parser, whole days, ids that stay', async () => {
   const text = await (await fetch(`${app.base}/api/aftercare.ics`)).text();
-  const events = new ICAL.Component(ICAL.parse(text))
-    .getAllSubcomponents('vevent')
-    .map((e) => new ICAL.Event(e));
+  const calendar = new ICAL.Component(ICAL.parse(text));
+  expect(calendar.getFirstPropertyValue('prodid')).toBe('-//Calvetta//Aftercare//EN');
+  const events = calendar.getAllSubcomponents('vevent').map((e) => new ICAL.Event(e));
   const { lines, reminders } = await care();
   expect(events).toHaveLength(lines.length + reminders.length);
   for (const e of events) expect(e.startDate.isDate).toBe(true);

@@ -150,9 +150,10 @@ describe('a plan on the server', () => {
   it('opens in a calendar: one event a session with work, at its time, with its parts by name', async () => {
     const res = await fetch(`${app.base}/api/plan.ics`);
     expect(res.headers.get('content-type')).toMatch(/text\/calendar/);
-    const events = new ICAL.Component(ICAL.parse(await res.text()))
-      .getAllSubcomponents('vevent')
-      .map((v) => new ICAL.Event(v));
+    const calendar = new ICAL.Component(ICAL.parse(await res.text()));
+    // A formal public identifier of nobody registered begins with one hyphen (RFC 5545 3.7.3, ISO 9070).
+    expect(calendar.getFirstPropertyValue('prodid')).toBe('-//Calvetta//Plan//EN');
+    const events = calendar.getAllSubcomponents('vevent').map((v) => new ICAL.Event(v));
     const busy = plan.sessions.filter((s) =>
       plan.items.some((i) => i.people > 0 && i.spans.some((x) => x.fromMs >= s.fromMs && x.fromMs < s.toMs)),
     );

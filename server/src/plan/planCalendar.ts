@@ -9,7 +9,7 @@ export function planCalendar(
   sessions: readonly (AgendaSession & { readonly of?: number })[],
 ): string {
   const { workshopId, zone } = shop;
-  const calendar = ical({ name, prodId: '-//Calvetta//Plan//EN', timezone: zone });
+  const calendar = ical({ name, prodId: '//Calvetta//Plan//EN', timezone: zone });
   for (const s of sessions)
     calendar.createEvent({
       id: `${s.fromMs}.plan@${workshopId}.calvetta`,
